@@ -1,0 +1,88 @@
+import { readFileSync } from 'node:fs'
+import { calculate, calculations } from '../core/calc/registry'
+import { InputError } from '../core/errors'
+import { knownKeys } from '../core/job/knownKeys'
+import { plan } from '../core/job/plan'
+import type { Job } from '../core/job/types'
+import { tables } from '../data/tables'
+
+/** Where the command reads and writes; tests pass their own. */
+export interface Terminal {
+  stdin: { fd: number }
+  stdout: { write: (text: string) => unknown }
+  stderr: { write: (text: string) => unknown }
+}
+
+const USAGE = 'vindex plan JOB.json | check JOB.json | calc [NAME [JSON or -]]'
+const BAD_INPUT = 2
+const FAULT = 1
+
+/** @returns the exit code: 0, 2 for bad input, 1 for a fault of the program */
+export async function main(words: readonly string[], terminal: Terminal): Promise<number> {
+  try {
+    terminal.stdout.write(await answer(words, terminal))
+    return 0
+  } catch (error) {
+    if (error instanceof InputError) {
+      terminal.stderr.write(`vindex: ${error.message}\n`)
+      return BAD_INPUT
+    }
+    terminal.stderr.write(`vindex: a fault of the program: ${error instanceof Error ? error.stack : String(error)}\n`)
+    return FAULT
+  }
+}
+
+async function answer([command, ...rest]: readonly string[], terminal: Terminal): Promise<string> {
+  switch (command) {
+    case 'plan':
+      return json(plan(await readJobFile(rest[0], terminal), tables))
+    case 'check':
+      return `${(await readJobFile(rest[0], terminal)).name}: a valid job file\n`
+    case 'calc':
+      return rest.length === 0 ? listing() : json(calculate(rest[0]!, readInput(rest[1], terminal), tables))
+    default:
+      throw new InputError('command', command, USAGE)
+  }
+}
+
+async function readJobFile(path: string | undefined, terminal: Terminal): Promise<Job> {
+  if (path === undefined) throw new InputError('JOB.json', path, 'the path of a job file, or -')
+  // The schema library is loaded only where a document is read: the shell answers sooner.
+  const { readJob } = await import('../core/job/schema')
+  return readJob(parsed(path === '-' ? terminal.stdin.fd : path, path), knownKeys(tables))
+}
+
+function readInput(text: string | undefined, terminal: Terminal): unknown {
+  if (text === '-') return parsed(terminal.stdin.fd, 'standard input')
+  return parseJson(text ?? '{}', 'input')
+}
+
+function parsed(source: string | number, name: string): unknown {
+  let text: string
+  try {
+    text = readFileSync(source, 'utf8')
+  } catch {
+    throw new InputError('file', name, 'a file that can be read')
+  }
+  return parseJson(text, name)
+}
+
+function parseJson(text: string, name: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch (error) {
+    throw new InputError(name, text, `JSON (${(error as Error).message})`)
+  }
+}
+
+function listing(): string {
+  const lines = calculations.flatMap(({ name, says, inputs, outputs }) => [
+    `${name}: ${says}`,
+    ...Object.entries(inputs).map(([key, range]) => `  in   ${key}: ${range}`),
+    ...Object.entries(outputs).map(([key, unit]) => `  out  ${key}: ${unit}`),
+    '',
+  ])
+  return `${lines.join('\n')}`
+}
+
+const json = (value: unknown) => `${JSON.stringify(value, null, 2)}\n`

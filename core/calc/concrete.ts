@@ -1,0 +1,60 @@
+import { bagOrder } from '../concrete/bags'
+import { holeVolumes } from '../concrete/volume'
+import { row } from '../tables'
+import { sectionProperties } from '../timber/section'
+import { calculation, keyOf, listOf, optional, quantity, shaped } from './calculation'
+import { hole, section, sectionShapes, soilKey, soilWithFigures } from './fields'
+import type { Section } from '../timber/section'
+
+export const sectionCalculation = calculation({
+  name: 'section',
+  says: 'section properties of a post, sound or with soft wood on each face',
+  inputs: {
+    shape: { says: Object.keys(sectionShapes).join(' | '), read: (_key, value) => value },
+    along: passed('m'), across: passed('m'), diameter: passed('m'), wall: passed('m'),
+    soft: optional(quantity(0, 0.5, 'm'), 0),
+  },
+  outputs: { modulus: 'm³, bending across the line', inertia: 'm⁴', modulusAlong: 'm³', inertiaAlong: 'm⁴', plasticModulus: 'm³', area: 'm²' },
+  run({ soft, ...given }, tables) {
+    const read = shaped<Section>(sectionShapes).read('section', given, tables)
+    return { ...sectionProperties(read, soft) }
+  },
+})
+
+/** Read by the shape, not by itself. */
+function passed(unit: string) {
+  return { says: `number, ${unit}, as the shape asks`, read: (_key: string, value: unknown) => value }
+}
+
+export const holeVolume = calculation({
+  name: 'hole-volume',
+  says: 'what a hole takes and gives',
+  inputs: {
+    hole,
+    post: optional(section),
+    insets: optional(listOf(quantity(-5, 5, 'm³'), 50), []),
+    overdig: optional(quantity(0, 2), 0),
+    soil: optional(soilKey, 'firm-clay'),
+  },
+  outputs: { hole: 'm³ dug', concrete: 'm³', stone: 'm³', spoil: 'm³ loose' },
+  run: ({ soil, ...rest }, tables) => ({ ...holeVolumes({ ...rest, ground: soilWithFigures(soil, tables).kind }) }),
+})
+
+export const bags = calculation({
+  name: 'bags',
+  says: 'bags, water and strength for one hole',
+  inputs: {
+    concrete: quantity(0, 20, 'm³'),
+    mix: keyOf('key of a bagged mix', (tables) => tables.mixes),
+    filling: keyOf('key of a way of filling', (tables) => tables.fillings),
+    hole,
+    post: optional(section),
+  },
+  outputs: {
+    count: 'whole bags', exactCount: 'bags', water: 'm³ by the label for the whole bags',
+    ruleWater: "m³ by the filling's own rule", strength: 'Pa at 28 days with the rule’s water',
+  },
+  run: ({ concrete, mix, filling, hole: shape, post }, tables) => ({
+    ...bagOrder(concrete, row(tables.mixes, mix), row(tables.fillings, filling), shape, post),
+  }),
+})

@@ -1,0 +1,34 @@
+import { InputError } from '../errors'
+import type { Tables } from '../tables'
+import type { Calculation } from './calculation'
+import { diagnoseCalculation } from './cause'
+import { bags, holeVolume, sectionCalculation } from './concrete'
+import { codeDepthCalculation, codeForceCalculation, postInGround } from './ground'
+import { lean } from './setout'
+import { returnPeriod, windCoefficient, windForce } from './wind'
+
+/** Every named calculation: the shell, the route and the calculators offer the same list. */
+export const calculations: readonly Calculation[] = [
+  windCoefficient,
+  windForce,
+  returnPeriod,
+  codeDepthCalculation,
+  codeForceCalculation,
+  postInGround,
+  sectionCalculation,
+  holeVolume,
+  bags,
+  lean,
+  diagnoseCalculation,
+]
+
+/**
+ * @throws InputError when there is no such calculation or an input is wrong
+ * @example calculate('code-force', { depth: 0.76, height: 0.94, width: 0.25, lateral: 23563 }, tables)
+ *   // { force: 413 }
+ */
+export function calculate(name: string, input: unknown, tables: Tables): Record<string, unknown> {
+  const found = calculations.find((each) => each.name === name)
+  if (!found) throw new InputError('name', name, `one of ${calculations.map((each) => each.name).join(', ')}`)
+  return found.run(input, tables)
+}

@@ -1,0 +1,104 @@
+import { bracketedRoot } from '../numeric/root'
+import type { Metres, Newtons } from '../units/types'
+import { codeDepth } from './code'
+import { overturning } from './over'
+import { DEPTH_RANGE, resistancePieces } from './profile'
+import { groundState, type Soil } from './soil'
+
+export interface DepthQuestion {
+  soil: Soil
+  saturated: boolean
+  ignoredTop: Metres
+  /** Diameter of the footing, m. */
+  width: Metres
+  /** Wind at the target gust, N, and its height above ground, m. */
+  force: Newtons
+  height: Metres
+  /** Of the whole post, m. */
+  postLength: Metres
+  frostDepth: Metres
+  minimumDepth: Metres
+}
+
+export interface DepthRule {
+  rule: string
+  name: string
+  /** What the rule takes for granted. */
+  assumes: string
+  /** m; null where the rule gives no depth, with the reason in `assumes`. */
+  depth: (question: DepthQuestion) => Metres | null
+  /** Counts towards the recommended depth. */
+  binding: boolean
+}
+
+/** Clearance below the frost, m. */
+const BELOW_FROST = 0.15
+/** Step in which depths are marked on a handle, m. */
+const DEPTH_STEP = 0.05
+
+/** Schools of depth, in the order in which they are listed. */
+export const depthRules: readonly DepthRule[] = [
+  { rule: 'third-of-post', name: 'A third of the post', assumes: 'the post was bought for its hole', depth: (q) => q.postLength / 3, binding: false },
+  { rule: 'fixed-600', name: 'Always 0.6 m', assumes: 'a garden fence out of the wind', depth: () => 0.6, binding: false },
+  { rule: 'trade-750', name: '0.75 m or 0.15 m below frost', assumes: 'the greater of the two', depth: (q) => Math.max(0.75, q.frostDepth + BELOW_FROST), binding: false },
+  { rule: 'frost', name: 'Below frost', assumes: 'bottom 0.15 m under the frost depth', depth: frostRule, binding: true },
+  { rule: 'local-minimum', name: 'Local minimum', assumes: 'what the local rules ask', depth: (q) => q.minimumDepth, binding: true },
+  { rule: 'target-gust', name: 'Target gust', assumes: 'the ground does not give way under the target gust', depth: depthThatHolds, binding: true },
+  { rule: 'code-formula', name: 'Code formula', assumes: 'presumptive pressure doubled, as trade custom has it', depth: codeRule, binding: false },
+]
+
+function frostRule(question: DepthQuestion): Metres {
+  return question.frostDepth + BELOW_FROST
+}
+
+function codeRule(question: DepthQuestion): Metres | null {
+  if (question.soil.lateral === null) return null
+  return codeDepth(question.force, {
+    height: question.height,
+    width: question.width,
+    lateral: question.soil.lateral,
+    isolated: true,
+  })
+}
+
+/**
+ * Least embedment whose limit carries the force.
+ *
+ * @returns m; null when even the deepest hole in range would not hold
+ * @source {@link overturning}, solved for the depth
+ * @example medium sand, 0.25 wide, 1263 N at 0.94 m: 0.76 m
+ */
+export function depthThatHolds(question: DepthQuestion): Metres | null {
+  const ground = groundState(question.soil, question.saturated)
+  const spare = (bottom: Metres) => {
+    const pieces = resistancePieces([{ top: 0, bottom, width: question.width }], ground, question.ignoredTop)
+    return overturning(pieces, question.height).over - question.force
+  }
+  if (spare(DEPTH_RANGE.maximum) < 0) return null
+  if (spare(DEPTH_RANGE.minimum) >= 0) return DEPTH_RANGE.minimum
+  return bracketedRoot(spare, DEPTH_RANGE.minimum, DEPTH_RANGE.maximum, 1e-4)
+}
+
+export interface RecommendedDepth {
+  depth: Metres
+  /** The rule that asks for it. */
+  rule: string
+}
+
+/**
+ * The greatest of the frost rule, the local minimum and the depth that holds the target gust,
+ * rounded up to what a handle is marked in.
+ *
+ * @example frost 0.45, minimum 0.6, gust asks 0.71: 0.75 m, 'target-gust'
+ */
+export function recommendedDepth(question: DepthQuestion): RecommendedDepth {
+  let best: RecommendedDepth = { depth: 0, rule: 'local-minimum' }
+  for (const { rule, depth, binding } of depthRules) {
+    if (!binding) continue
+    const wanted = depth(question) ?? DEPTH_RANGE.maximum
+    if (wanted > best.depth + 1e-9) best = { depth: wanted, rule }
+  }
+  return { ...best, depth: roundUp(best.depth) }
+}
+
+const roundUp = (depth: Metres) => Math.round(Math.ceil(depth / DEPTH_STEP - 1e-6) * DEPTH_STEP * 1e3) / 1e3

@@ -1,0 +1,115 @@
+import { requireNumber } from '../errors'
+import { bracketedRoot } from '../numeric/root'
+import type { Metres, Newtons, Radians } from '../units/types'
+import { codeForce } from './code'
+import { overturning, type Limit } from './over'
+import { profileBottom, requireSegments, resistancePieces, type Segment } from './profile'
+import { elasticMovement, groundSprings, movementUnder, type Movement, type Springs } from './response'
+import { groundState, type Soil } from './soil'
+
+export interface BuriedPost {
+  soil: Soil
+  saturated: boolean
+  /** Top layer without resistance, m. */
+  ignoredTop: Metres
+  segments: readonly Segment[]
+  /** Of the load above ground, m. */
+  height: Metres
+}
+
+export interface GroundCapacity extends Limit {
+  /** Largest load after which the post springs back to within the tolerance, N. */
+  lean: Newtons
+  /** Allowable load of the code formula, N; null where the code gives no pressure. */
+  code: Newtons | null
+}
+
+/** Lean that is still called plumb: 1 in 120. */
+export const PLUMB_TOLERANCE: Radians = 1 / 120
+
+/**
+ * What the ground holds of a rigid post: it leans for good, it goes over, the code allows.
+ *
+ * @param tolerance lasting rotation still called plumb, rad, 0 < tolerance ≤ 0.2
+ * @returns loads at `height`, N
+ * @throws InputError for segments or heights out of range
+ * @source see {@link overturning}, {@link movementUnder}, {@link codeForce}
+ * @example firm clay, 0.60 deep, 0.25 wide, load at 0.94 m: over 1737, lean 1052, code 149 N
+ */
+export function groundCapacity(post: BuriedPost, tolerance: Radians = PLUMB_TOLERANCE): GroundCapacity {
+  requireNumber('height', post.height, 0, 10, 'm')
+  requireNumber('ignoredTop', post.ignoredTop, 0, 2, 'm')
+  requireNumber('tolerance', tolerance, 1e-4, 0.2, 'rad')
+  requireSegments(post.segments)
+  const { springs, limit } = prepared(post)
+  return {
+    ...limit,
+    lean: limit.over > 0 ? leaningForce(springs, limit.over, post.height, tolerance) : 0,
+    code: codeAllowance(post),
+  }
+}
+
+export interface GroundResponse extends Movement {
+  /** Rotation that stays when the load has gone, rad. */
+  residual: Radians
+}
+
+/**
+ * Movement of the post under one load, and what stays of it.
+ *
+ * @param force N at `post.height`
+ * @returns null when the load reaches `over`: there is no equilibrium
+ * @example firm clay as above under 1052 N: residual 1/120
+ */
+export function groundResponse(post: BuriedPost, force: Newtons): GroundResponse | null {
+  requireSegments(post.segments)
+  const { springs, limit } = prepared(post)
+  if (force >= limit.over) return null
+  const movement = movementUnder(springs, force, post.height)
+  if (!Number.isFinite(movement.rotation)) return null
+  return { ...movement, residual: residual(springs, movement, force, post.height) }
+}
+
+function prepared(post: BuriedPost): { springs: Springs; limit: Limit } {
+  const ground = groundState(post.soil, post.saturated)
+  const pieces = resistancePieces(post.segments, ground, post.ignoredTop)
+  return { springs: groundSprings(pieces, ground), limit: overturning(pieces, post.height) }
+}
+
+/** The post unloads along the ground's first stiffness. */
+function residual(springs: Springs, movement: Movement, force: Newtons, height: Metres): Radians {
+  return movement.rotation - elasticMovement(springs, force, height).rotation
+}
+
+function leaningForce(springs: Springs, over: Newtons, height: Metres, tolerance: Radians): Newtons {
+  let below: { force: Newtons; movement: Movement } | undefined
+  /** Rises from −½ at rest to +½ at the limit: the lasting rotation itself grows without bound. */
+  const excess = (force: Newtons): number => {
+    if (force <= 0) return -0.5
+    const guess = below && below.force <= force ? below.movement : undefined
+    const movement = movementUnder(springs, force, height, guess)
+    const lasting = residual(springs, movement, force, height)
+    if (!Number.isFinite(lasting)) return 0.5
+    const result = lasting / (lasting + tolerance) - 0.5
+    if (result <= 0) below = { force, movement }
+    return result
+  }
+  const share = BRACKET_SHARES.find((candidate) => excess(candidate * over) > 0)
+  if (share === undefined) return over
+  return bracketedRoot(excess, 0, share * over, over * 1e-7)
+}
+
+/**
+ * Shares of `over` tried as the upper end of the bracket; next to the last one any post in
+ * range has turned further than any tolerance.
+ */
+const BRACKET_SHARES = [0.75, 0.95, 1 - 1e-4]
+
+function codeAllowance(post: BuriedPost): Newtons | null {
+  const { lateral } = post.soil
+  if (lateral === null) return null
+  const depth = profileBottom(post.segments)
+  const third = depth / 3
+  const at = post.segments.find((segment) => segment.bottom >= third) ?? post.segments[0]!
+  return codeForce(depth, { height: post.height, width: at.width, lateral, isolated: true })
+}

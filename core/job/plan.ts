@@ -1,0 +1,95 @@
+import { diagnose } from '../cause/diagnose'
+import type { Tables } from '../tables'
+import { gustOfReturnPeriod } from '../wind/returnPeriod'
+import {
+  isBroken,
+  postContext,
+  standingFootingLink,
+  standingPostLink,
+  type GroundMemory,
+  type PostContext,
+} from '../repair/context'
+import { givesWay, linkOnGustScale, weakestLink, type LinkCapacity } from '../repair/links'
+import { withAssumptions, type Assumption, type ResolvedPost } from './assume'
+import { planDepthRules } from './planDepthRules'
+import { planMethods } from './planMethods'
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, type PostPlan } from './planTypes'
+import { recommend } from './recommend'
+import type { Job } from './types'
+
+/**
+ * Every figure of a job: the one road from what was entered to what is shown.
+ *
+ * Pure: the same in the browser, on the server and in the shell. Lengths in metres, forces in
+ * newtons, gusts in m/s; Infinity where the wind does not reach a post.
+ *
+ * @throws InputError when a hole or a footing leaves the range of the formulas
+ * @example plan(job, tables).posts[0].standing.holdingGust // 19.4
+ */
+export function plan(job: Job, tables: Tables): Plan {
+  const { site, lines, assumed } = withAssumptions(job, tables)
+  const memory: GroundMemory = { capacities: new Map(), depths: new Map() }
+  const posts = lines.flatMap((line) =>
+    line.posts.map((post) => planPost(postContext(site, line, post, tables, memory), assumed)),
+  )
+  const gust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
+  return {
+    format: PLAN_FORMAT,
+    version: PLAN_VERSION,
+    target: { gust, returnYears: site.targetReturnYears, gust50: site.gust50 },
+    assumed,
+    posts,
+  }
+}
+
+function planPost(context: PostContext, assumed: Assumption[]): PostPlan {
+  const { post, line, wind, tables } = context
+  const facts = { material: post.material, duty: post.duty, ageYears: post.ageYears }
+  const diagnosis = { ...diagnose(facts, post.observations, tables.causes), redFlags: redFlags(post, context) }
+  const methods = planMethods(context, diagnosis)
+  const depthRules = planDepthRules(context)
+  if (post.gate) {
+    assumed.push({ post: post.id, key: 'gate', value: 0, why: "the leaf's own pull is not in these figures yet" })
+  }
+  return {
+    line: line.id,
+    post: post.id,
+    wind: { coefficient: wind.coefficient, force: wind.force, height: wind.height, gust: context.targetGust },
+    diagnosis,
+    standing: planStanding(context, assumed),
+    methods,
+    depthRules,
+    recommended: recommend(context, methods, depthRules),
+  }
+}
+
+/** The post and footing as they stand, on the same scale as every repair. */
+function planStanding(context: PostContext, assumed: Assumption[]): PostPlan['standing'] {
+  const { post, forceAtUnitGust, site, soil } = context
+  const capacities: LinkCapacity[] = [standingPostLink(context)]
+  const footing = standingFootingLink(context)
+  if (footing) capacities.push(footing)
+  else if (soil && !isBroken(context)) {
+    assumed.push({ post: post.id, key: 'footing', value: post.footing?.kind ?? 'unknown', why: 'not measured: what the standing footing holds is not shown' })
+  }
+  const links = capacities.map((capacity) => linkOnGustScale(capacity, forceAtUnitGust, site.gust50))
+  const weakest = weakestLink(links)
+  return { links, weakest: weakest?.link, holdingGust: weakest && givesWay(weakest) }
+}
+
+/** What stops the ordinary flow, and whom to call. */
+function redFlags(post: ResolvedPost, { noFigure, line }: PostContext): string[] {
+  const flags: string[] = []
+  const { pushPivot, lean } = post.observations
+  const moves = (pushPivot !== undefined && pushPivot !== 'nothing-moves') || lean !== undefined
+  if (post.duty === 'load-bearing') {
+    flags.push(
+      moves
+        ? 'A load-bearing post moves: keep people off and from under it, prop it, call a licensed builder or engineer.'
+        : 'This post carries a load: a licensed builder or engineer decides on any repair.',
+    )
+  }
+  if (noFigure) flags.push(noFigure.advice)
+  if (post.observations.groundAround?.includes('root')) flags.push(`A root at the post of ${line.name}: ask about tree protection before cutting it.`)
+  return flags
+}

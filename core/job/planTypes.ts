@@ -1,0 +1,80 @@
+import type { Evidence, NextCheck } from '../cause/diagnose'
+import type { Cause } from '../cause/tables'
+import type { BagOrder } from '../concrete/bags'
+import type { HoleVolumes } from '../concrete/volume'
+import type { DesignedHole } from '../repair/hole'
+import type { Link } from '../repair/links'
+import type { MethodStep } from '../repair/parts'
+import type { CubicMetres, Kilograms, Metres, MetresPerSecond, Minutes, Newtons, Years } from '../units/types'
+import type { Assumption } from './assume'
+
+export const PLAN_FORMAT = 'vindex-plan'
+export const PLAN_VERSION = 1
+
+export interface Plan {
+  format: typeof PLAN_FORMAT
+  version: typeof PLAN_VERSION
+  target: { gust: MetresPerSecond; returnYears: Years; gust50: MetresPerSecond }
+  assumed: Assumption[]
+  posts: PostPlan[]
+}
+
+export interface PostPlan {
+  line: string
+  post: string
+  /** `force` is at the target gust, `gust`. */
+  wind: { coefficient: number; force: Newtons; height: Metres; gust: MetresPerSecond }
+  diagnosis: {
+    causes: { cause: Cause; name: string; probability: number; evidence: Evidence[]; impossible?: string }[]
+    settled: boolean
+    leading: Cause[]
+    redFlags: string[]
+    nextChecks: NextCheck[]
+  }
+  standing: { links: Link[]; weakest?: string; holdingGust?: MetresPerSecond }
+  methods: MethodPlan[]
+  depthRules: DepthRulePlan[]
+  recommended: { method: string; diameter?: Metres; depth?: Metres; because: string }
+}
+
+export interface MethodPlan {
+  method: string
+  name: string
+  allowed: boolean
+  reasons: string[]
+  links: Link[]
+  /** Link that gives way first. */
+  weakest?: string
+  /** Gust at which the weakest link gives way; absent when the method holds nothing of its own. */
+  holdingGust?: MetresPerSecond
+  holdsTarget: boolean
+  hole?: DesignedHole
+  concrete?: ConcretePlan
+  parts?: { spur?: string; fixing?: string; pin?: string }
+  minutes: Minutes
+  steps: readonly MethodStep[]
+  cautions: string[]
+  leavesUnsolved: string[]
+}
+
+export interface ConcretePlan extends HoleVolumes {
+  mix: string
+  filling: string
+  overdig: number
+  bags: BagOrder
+  /** Least concrete round what stands in it, m. */
+  cover: Metres
+  oldConcrete?: { volume: CubicMetres; mass: Kilograms; lifts: number }
+}
+
+export interface DepthRulePlan {
+  rule: string
+  name: string
+  assumes: string
+  /** Bottom of the footing below finished ground, m; null where the rule gives none. */
+  depth: Metres | null
+  lean?: MetresPerSecond
+  over?: MetresPerSecond
+  code?: MetresPerSecond
+  returnYears?: Years
+}

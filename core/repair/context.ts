@@ -1,0 +1,142 @@
+import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../job/assume'
+import { recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../ground/depthRules'
+import { groundCapacity, type GroundCapacity } from '../ground/postInGround'
+import type { Segment } from '../ground/profile'
+import { ignoredTop, type NoFigureSoil, type Soil } from '../ground/soil'
+import { row, type MaterialRow, type Tables } from '../tables'
+import { sectionProperties, sectionSize, type SectionProperties } from '../timber/section'
+import type { Metres, MetresPerSecond, Newtons } from '../units/types'
+import { windLoad, type WindLoad } from '../wind/force'
+import { gustOfReturnPeriod } from '../wind/returnPeriod'
+import { bendingLink, groundLink, type LinkCapacity } from './links'
+
+/** All that a method needs to know of one post. */
+export interface PostContext {
+  site: ResolvedSite
+  line: ResolvedLine
+  post: ResolvedPost
+  tables: Tables
+  material: MaterialRow
+  /** Null when the soil gives no figure. */
+  soil: Soil | null
+  noFigure: NoFigureSoil | null
+  targetGust: MetresPerSecond
+  /** At the target gust. */
+  wind: WindLoad
+  forceAtUnitGust: Newtons
+  /** Width and depth of the sound post, m. */
+  along: Metres
+  across: Metres
+  ground: (segments: readonly Segment[]) => GroundCapacity
+  /** Recommended embedment of a footing of this width. */
+  embedment: (soil: Soil, width: Metres) => RecommendedDepth
+}
+
+/** Posts of one line often share soil, load and hole; the ground is solved once for each. */
+export interface GroundMemory {
+  capacities: Map<string, GroundCapacity>
+  depths: Map<string, RecommendedDepth>
+}
+
+export function postContext(site: ResolvedSite, line: ResolvedLine, post: ResolvedPost, tables: Tables, memory: GroundMemory): PostContext {
+  const anySoil = row(tables.soils, post.soil)
+  const soil = anySoil.kind === 'none' ? null : anySoil
+  const targetGust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
+  const stretch = { ...line, from: post.from, to: post.to, exposure: tables.exposures[site.exposure].factor, shelter: site.shelter }
+  const wind = windLoad(stretch, targetGust)
+  const ground = (segments: readonly Segment[]): GroundCapacity => {
+    if (!soil) return { over: 0, lean: 0, code: null, pivot: 0 }
+    const buried = { soil, saturated: post.saturated, ignoredTop: ignoredTop(soil, site.season), segments, height: wind.height }
+    const key = JSON.stringify([soil.key, buried.saturated, buried.ignoredTop, segments, wind.height])
+    return remembered(memory.capacities, key, () => groundCapacity(buried))
+  }
+  const embedment = (ofSoil: Soil, width: Metres): RecommendedDepth => {
+    const question = depthQuestion(context, ofSoil, width)
+    const key = JSON.stringify({ ...question, soil: ofSoil.key })
+    return remembered(memory.depths, key, () => recommendedDepth(question))
+  }
+  const context: PostContext = {
+    site,
+    line,
+    post,
+    tables,
+    material: tables.materials[post.material],
+    soil,
+    noFigure: anySoil.kind === 'none' ? anySoil : null,
+    targetGust,
+    wind,
+    forceAtUnitGust: wind.force / targetGust ** 2,
+    ...sectionSize(post.section),
+    ground,
+    embedment,
+  }
+  return context
+}
+
+function remembered<T>(memory: Map<string, T>, key: string, compute: () => T): T {
+  const known = memory.get(key) ?? compute()
+  memory.set(key, known)
+  return known
+}
+
+/** The question that every depth rule answers, for a footing of this width. */
+export function depthQuestion(context: PostContext, soil: Soil, width: Metres): DepthQuestion {
+  const { post, site, wind } = context
+  return {
+    soil,
+    saturated: post.saturated,
+    ignoredTop: ignoredTop(soil, site.season),
+    width,
+    force: wind.force,
+    height: wind.height,
+    postLength: post.length,
+    frostDepth: site.frostDepth,
+    minimumDepth: site.minimumDepth,
+  }
+}
+
+/** Deepest soft wood found at or below the ground line, m. */
+export function softAtGround({ post }: PostContext): Metres {
+  return Math.max(post.observations.probeAtGround ?? 0, post.observations.probeBelow ?? 0)
+}
+
+export const isBroken = ({ post }: PostContext): boolean =>
+  post.observations.breakFace !== undefined && post.observations.breakFace !== 'none'
+
+/** The standing post at the ground line: what decay has left of it. */
+export function standingPostLink(context: PostContext): LinkCapacity {
+  const name = isBroken(context) ? 'the broken post' : 'the post at the ground line'
+  const left: SectionProperties = sectionProperties(context.post.section, softAtGround(context))
+  const link = bendingLink('post', name, left, context.material, context.wind.height)
+  return isBroken(context) ? { ...link, code: 0, over: 0 } : link
+}
+
+/** The sound section of a new post of the same size and material. */
+export function newPostLink(context: PostContext): LinkCapacity {
+  return bendingLink('post', 'the new post at the ground line', sectionProperties(context.post.section), context.material, context.wind.height)
+}
+
+/**
+ * The footing as it stands, on the same scale as a new one.
+ *
+ * @returns undefined when its size is not known or the soil gives no figure
+ */
+export function standingFootingLink(context: PostContext): LinkCapacity | undefined {
+  const segments = standingSegments(context)
+  if (!segments || !context.soil) return undefined
+  return groundLink('footing', 'the standing footing', context.ground(segments))
+}
+
+function standingSegments({ post, line, along }: PostContext): Segment[] | undefined {
+  const buried = post.length - line.height
+  const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
+  if (kind === 'none' || kind === 'soil') {
+    return buried > 0.05 ? [{ top: 0, bottom: buried, width: along }] : undefined
+  }
+  if ((kind !== 'concrete' && kind !== 'stone') || diameter === undefined || bottom === undefined) return undefined
+  const footing = { top, bottom, width: kind === 'stone' ? diameter * STONE_BEARING : diameter }
+  return top > 0 ? [{ top: 0, bottom: top, width: along }, footing] : [footing]
+}
+
+/** Stone bears like a rigid footing of this share of its hole. */
+const STONE_BEARING = 0.85

@@ -1,0 +1,88 @@
+import { row } from '../../tables'
+import { sectionProperties } from '../../timber/section'
+import { designHole, holeSegments } from '../hole'
+import { fixingShares, fixingTension } from '../fixings'
+import { bendingLink, groundLink, type LinkCapacity } from '../links'
+import { commonRefusals, oldConcreteVolume, type RepairMethod } from '../method'
+import type { PostContext } from '../context'
+import { OVER_CODE } from '../parts'
+
+/** Soft wood deeper than this at the fixings gives them nothing to hold, m. */
+const SOFT_AT_FIXINGS = 0.003
+const GRAVITY = 9.80665
+/** A third of the old concrete comes out to make room. */
+const OLD_SHARE = 1 / 3
+
+/** Concrete spur beside the post, half its length in the ground, two fixings into sound wood. */
+export const repairSpur: RepairMethod = {
+  key: 'repair-spur',
+  refusals(context) {
+    const { post, material, tables } = context
+    const reasons = commonRefusals(context)
+    if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post takes no fixings for a spur.`)
+    if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS) reasons.push('The wood is soft where the fixings would go.')
+    const spur = chosenSpur(context)
+    const { leafMass, leafWidth } = post.gate ?? {}
+    if (post.duty === 'gate-hinge' && leafMass && leafWidth) {
+      const moment = (leafMass * GRAVITY * leafWidth) / 2
+      if (moment > row(tables.parts.spurs, spur.key).momentCapacity) reasons.push('The leaf pulls harder than the spur can bend.')
+    }
+    return reasons
+  },
+  design(context) {
+    const { tables, wind, material, post } = context
+    const spur = chosenSpur(context)
+    const fixing = row(tables.parts.fixings, post.repair?.fixing ?? tables.parts.fixings[0]!.key)
+    const hole = designHole(context, {
+      leastEmbedment: { depth: spur.length / 2, rule: 'half-the-spur' },
+      leastDiameter: spur.size + 2 * MINIMUM_ROUND_SPUR,
+    })
+    return {
+      links: [
+        ...fixingLinks(context, spur, fixing),
+        { link: 'spur', name: 'the spur at the ground', code: spur.momentCapacity / wind.height, over: (spur.momentCapacity * OVER_CODE) / wind.height },
+        bendingLink('post', 'the post at the lower fixing', sectionProperties(drilled(context, fixing.diameter)), material, Math.max(0.05, wind.height - spur.lowerFixing)),
+        groundLink('footing', 'the spur in the ground', context.ground(holeSegments(hole, spur.size))),
+      ],
+      hole,
+      inConcrete: { shape: 'rectangle', along: spur.size, across: spur.size },
+      // Only half the spur stands in the ground; below its foot the hole is all concrete.
+      insets: [-(spur.size ** 2) * Math.max(0, hole.footingBottom - spur.length / 2)],
+      oldConcrete: oldConcreteVolume(context) * OLD_SHARE,
+      parts: { spur: spur.key, fixing: fixing.key },
+      cautions: [`The spur weighs about ${spur.mass} kg.`],
+    }
+  },
+}
+
+/** Concrete beside the spur, m. */
+const MINIMUM_ROUND_SPUR = 0.07
+
+function chosenSpur({ post, tables }: PostContext) {
+  const { spurs } = tables.parts
+  return row(spurs, post.repair?.spur ?? spurs[spurs.length - 1]!.key)
+}
+
+function fixingLinks(context: PostContext, spur: ReturnType<typeof chosenSpur>, fixing: Parameters<typeof fixingTension>[0]): LinkCapacity[] {
+  const tension = fixingTension(fixing, context.material)
+  const shares = fixingShares(context.wind.height, spur.lowerFixing, spur.upperFixing)
+  return (['upper', 'lower'] as const).map((which) => {
+    const share = Math.abs(shares[which])
+    return {
+      link: `${which}-fixing`,
+      name: `the ${which} fixing`,
+      code: share > 0 ? tension.code / share : Infinity,
+      over: share > 0 ? tension.over / share : Infinity,
+    }
+  })
+}
+
+/** The fixing's hole takes its diameter out of the width that bends. */
+function drilled({ post, along, across }: PostContext, diameter: number) {
+  return post.section.shape === 'rectangle'
+    ? { ...post.section, along: Math.max(0, along - diameter) }
+    : { shape: 'rectangle' as const, along: Math.max(0, along * ROUND_AS_SQUARE - diameter), across: across * ROUND_AS_SQUARE }
+}
+
+/** Square of the same modulus as a round post: (3π/16)^⅓ of its diameter. */
+const ROUND_AS_SQUARE = Math.cbrt((3 * Math.PI) / 16)

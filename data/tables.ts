@@ -1,0 +1,43 @@
+import type { Tables } from '../core/tables'
+import { causes, priorRules } from './causes'
+import { evidence } from './evidence'
+import { materials } from './materials'
+import { fillings, mixes } from './mixes'
+import { parts } from './parts'
+import { soils } from './soils'
+
+/** The product's own working values: shown as such, replaceable for a workspace and for a job. */
+export const tables: Tables = {
+  soils,
+  materials,
+  mixes,
+  fillings,
+  parts,
+  causes: { causes, priorRules, evidence },
+  // Solid area over gross area.
+  solidity: { 'close-boarded': 1, panel: 1, 'hit-and-miss': 0.85, picket: 0.55, 'post-and-rail': 0.3, mesh: 0.15, vinyl: 1 },
+  // Kz at fence height, ASCE/SEI 7-16 Table 26.10-1.
+  exposures: {
+    sheltered: { name: 'Sheltered: houses, trees', factor: 0.57 },
+    open: { name: 'Open country', factor: 0.85 },
+    waterside: { name: 'Waterside', factor: 1.03 },
+  },
+  defaults: {
+    exposure: 'open',
+    shelter: 1,
+    gust50: 38,
+    frostDepth: 0.45,
+    minimumDepth: 0.6,
+    targetReturnYears: 50,
+    height: 1.8,
+    gap: 0.05,
+    postSize: 0.1,
+    embedment: 0.6,
+    soil: 'firm-clay',
+    ageYears: 8,
+    stoneBed: 0.1,
+    fillTop: 0.075,
+    mix: 'post-mix-20',
+    filling: 'wet-barrow',
+  },
+}
