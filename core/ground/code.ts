@@ -26,6 +26,7 @@ export interface CodePost {
  * @example codeForce(0.76, { height: 0.94, width: 0.25, lateral: 23_563, isolated: true }) // 413 N
  */
 export function codeForce(depth: Metres, post: CodePost): Newtons {
+  if (depth <= 0) return 0
   const pressure = (lateralOf(post) * Math.min(depth, PRESSURE_GROWS_TO)) / 3
   return (pressure * post.width * depth * depth) / (2.34 * (depth + 1.09 * post.height))
 }

@@ -27,22 +27,47 @@ import type { Job } from './types'
  * @example plan(job, tables).posts[0].standing.holdingGust // 19.4
  */
 export function plan(job: Job, tables: Tables): Plan {
-  const { site, lines, assumed } = withAssumptions(job, tables)
-  const memory: GroundMemory = { capacities: new Map(), depths: new Map() }
-  const posts = lines.flatMap((line) =>
-    line.posts.map((post) => planPost(postContext(site, line, post, tables, memory), assumed)),
-  )
-  const gust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
-  return {
-    format: PLAN_FORMAT,
-    version: PLAN_VERSION,
-    target: { gust, returnYears: site.targetReturnYears, gust50: site.gust50 },
-    assumed,
-    posts,
+  return planner(tables)(job)
+}
+
+/**
+ * A `plan` that remembers posts by all that their figures rest on, so that an edit of one post
+ * of a long line is planned at once. Forgets what the last job no longer has.
+ */
+export function planner(tables: Tables): (job: Job) => Plan {
+  const ground: GroundMemory = { capacities: new Map(), depths: new Map() }
+  let known = new Map<string, PlannedPost>()
+  return (job) => {
+    const { site, lines, assumed } = withAssumptions(job, tables)
+    const now = new Map<string, PlannedPost>()
+    const planned = lines.flatMap((line) => {
+      const facts = JSON.stringify([site, { ...line, posts: undefined }])
+      return line.posts.map((post) => {
+        const key = facts + JSON.stringify(post)
+        const result = known.get(key) ?? planPost(postContext(site, line, post, tables, ground))
+        now.set(key, result)
+        return result
+      })
+    })
+    known = now
+    const gust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
+    return {
+      format: PLAN_FORMAT,
+      version: PLAN_VERSION,
+      target: { gust, returnYears: site.targetReturnYears, gust50: site.gust50 },
+      assumed: [...assumed, ...planned.flatMap((each) => each.assumed)],
+      posts: planned.map((each) => each.plan),
+    }
   }
 }
 
-function planPost(context: PostContext, assumed: Assumption[]): PostPlan {
+interface PlannedPost {
+  plan: PostPlan
+  assumed: Assumption[]
+}
+
+function planPost(context: PostContext): PlannedPost {
+  const assumed: Assumption[] = []
   const { post, line, wind, tables } = context
   const facts = { material: post.material, duty: post.duty, ageYears: post.ageYears }
   const diagnosis = { ...diagnose(facts, post.observations, tables.causes), redFlags: redFlags(post, context) }
@@ -51,7 +76,7 @@ function planPost(context: PostContext, assumed: Assumption[]): PostPlan {
   if (post.gate) {
     assumed.push({ post: post.id, key: 'gate', value: 0, why: "the leaf's own pull is not in these figures yet" })
   }
-  return {
+  const plan: PostPlan = {
     line: line.id,
     post: post.id,
     wind: { coefficient: wind.coefficient, force: wind.force, height: wind.height, gust: context.targetGust },
@@ -61,6 +86,7 @@ function planPost(context: PostContext, assumed: Assumption[]): PostPlan {
     depthRules,
     recommended: recommend(context, methods, depthRules),
   }
+  return { plan, assumed }
 }
 
 /** The post and footing as they stand, on the same scale as every repair. */

@@ -3,6 +3,7 @@ import { recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../
 import { groundCapacity, type GroundCapacity } from '../ground/postInGround'
 import type { Segment } from '../ground/profile'
 import { ignoredTop, type NoFigureSoil, type Soil } from '../ground/soil'
+import { softAtGroundOf } from '../job/readings'
 import { row, type MaterialRow, type Tables } from '../tables'
 import { sectionProperties, sectionSize, type SectionProperties } from '../timber/section'
 import type { Metres, MetresPerSecond, Newtons } from '../units/types'
@@ -96,9 +97,7 @@ export function depthQuestion(context: PostContext, soil: Soil, width: Metres): 
 }
 
 /** Deepest soft wood found at or below the ground line, m. */
-export function softAtGround({ post }: PostContext): Metres {
-  return Math.max(post.observations.probeAtGround ?? 0, post.observations.probeBelow ?? 0)
-}
+export const softAtGround = ({ post }: PostContext): Metres => softAtGroundOf(post.observations)
 
 export const isBroken = ({ post }: PostContext): boolean =>
   post.observations.breakFace !== undefined && post.observations.breakFace !== 'none'

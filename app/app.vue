@@ -1,0 +1,19 @@
+<script setup lang="ts">
+import { useTheme } from 'vuetify'
+import { usePreferencesStore } from '~/stores/preferences'
+
+const preferences = usePreferencesStore()
+const theme = useTheme()
+watchEffect(() => theme.change(preferences.theme))
+
+// Tests and screen readers' scripts wait for this mark, never for a time.
+onMounted(() => document.documentElement.setAttribute('data-ready', 'true'))
+</script>
+
+<template>
+  <v-app>
+    <NuxtPage />
+    <FindBox />
+    <KeyList />
+  </v-app>
+</template>

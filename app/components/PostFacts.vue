@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import type { InputError } from '~~/core/errors'
+import { sectionSize } from '~~/core/timber/section'
+import type { Command } from '~~/core/job/commands'
+import type { Footing, FootingKind } from '~~/core/job/types'
+import { tables } from '~~/data/tables'
+import { useJobStore } from '~/stores/job'
+import { DUTY_ITEMS, FOOTING_ITEMS, MATERIAL_ITEMS } from '~/words'
+
+/** What the post is and stands in: facts that every figure rests on. */
+const store = useJobStore()
+const view = useJobView()
+const post = computed(() => view.post.value!)
+
+type PostKey = Extract<Command, { name: 'setPost' }>['key']
+function set(key: PostKey, value: unknown): Promise<InputError | undefined> {
+  return store.edit([{ name: 'setPost', ...view.address.value, key, value }])
+}
+
+const soilItems = tables.soils.map((soil) => ({ value: soil.key, title: `${soil.name}: ${soil.fieldTest}` }))
+const size = computed(() => sectionSize(post.value.section).along)
+function setSize(value: number | null): Promise<InputError | undefined> {
+  return set('section', value === null ? null : { shape: 'rectangle', along: value, across: value })
+}
+const footing = computed<Footing>(() => post.value.footing ?? { kind: 'unknown' })
+const measured = computed(() => footing.value.kind === 'concrete' || footing.value.kind === 'stone')
+function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
+  return set('footing', { ...footing.value, ...change })
+}
+</script>
+
+<template>
+  <div class="panel-section">
+    <h3>The post</h3>
+    <div class="facts">
+      <v-select label="Made of" :items="MATERIAL_ITEMS" :model-value="post.material" @update:model-value="set('material', $event)" />
+      <v-select label="Its duty" :items="DUTY_ITEMS" :model-value="post.duty" @update:model-value="set('duty', $event)" />
+      <LengthStepper label="Square size" :value="size" :step="0.005" :smallest="0.03" :save="setSize" />
+      <LengthStepper label="Whole length" :value="post.length" :step="0.1" :smallest="0.3" :save="(value) => set('length', value)" />
+    </div>
+  </div>
+  <div class="panel-section">
+    <h3>The ground and the footing</h3>
+    <div class="facts">
+      <v-select class="wide" label="Soil: push a thumb or a bar into the side of the hole" :items="soilItems" :model-value="post.soil" @update:model-value="set('soil', $event)" />
+      <v-select label="Footing" :items="FOOTING_ITEMS" :model-value="footing.kind" @update:model-value="setFooting({ kind: $event as FootingKind })" />
+      <v-btn class="wet" :aria-pressed="post.saturated" @click="set('saturated', !post.saturated)">{{ post.saturated ? '✓ water stands in the ground' : 'ground is not saturated' }}</v-btn>
+      <template v-if="measured">
+        <LengthStepper label="Footing's width" :value="footing.diameter" :start="0.25" :step="0.05" :smallest="0.05" :save="(value) => setFooting({ diameter: value ?? undefined })" />
+        <LengthStepper label="Footing's bottom below ground" :value="footing.bottom" :start="0.6" :step="0.05" :smallest="0.05" :save="(value) => setFooting({ bottom: value ?? undefined })" />
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.facts { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: 14px; margin-top: 10px; align-items: end; }
+.wide { grid-column: 1 / -1; }
+.wet { height: 52px; }
+</style>

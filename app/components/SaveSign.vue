@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { useJobStore } from '~/stores/job'
+
+/** A quiet sign: what is saved, what waits, what has to be chosen. */
+const store = useJobStore()
+const words = computed(() => {
+  const waiting = store.waiting.length
+  switch (store.saveSign) {
+    case 'conflict':
+      return `${store.conflicts.length} to choose`
+    case 'waiting':
+      return store.reachable ? 'saving' : `${waiting} waiting to send`
+    default:
+      return store.reachable ? 'all saved' : 'no signal, all saved'
+  }
+})
+</script>
+
+<template>
+  <span class="save-sign" role="status" :data-sign="store.saveSign" :class="{ loud: store.saveSign === 'conflict' }">{{ words }}</span>
+</template>
+
+<style scoped>
+.save-sign { padding: 4px 10px; white-space: nowrap; }
+.loud { border: 2px solid var(--error); color: var(--error); font-weight: 600; }
+</style>

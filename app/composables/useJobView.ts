@@ -1,0 +1,52 @@
+import { createSharedComposable } from '@vueuse/core'
+import { withAssumptions, type ResolvedLine, type ResolvedPost } from '~~/core/job/assume'
+import { planner } from '~~/core/job/plan'
+import type { MethodPlan, PostPlan } from '~~/core/job/planTypes'
+import { tables } from '~~/data/tables'
+import { useJobStore } from '~/stores/job'
+
+const planJob = planner(tables)
+
+/**
+ * The chosen post with its line and figures, for every place of the work. The choice stands in
+ * the address, so that it survives a reload and can be handed on.
+ */
+export const useJobView = createSharedComposable(() => {
+  const store = useJobStore()
+  const router = useRouter()
+  const route = router.currentRoute
+
+  const resolved = computed(() => store.job && withAssumptions(store.job, tables))
+  const plan = computed(() => store.job && planJob(store.job))
+
+  const posts = computed(() => resolved.value?.lines.flatMap((line) => line.posts.map((post) => ({ line, post }))) ?? [])
+  const index = computed(() => Math.max(0, posts.value.findIndex(({ post }) => post.id === route.value.query.post)))
+  const line = computed<ResolvedLine | undefined>(() => posts.value[index.value]?.line)
+  const post = computed<ResolvedPost | undefined>(() => posts.value[index.value]?.post)
+  const postPlan = computed<PostPlan | undefined>(() => plan.value?.posts[index.value])
+  const assumed = computed(() => plan.value?.assumed.filter((each) => each.post === null || each.post === post.value?.id) ?? [])
+
+  /** A method looked at but not yet taken. */
+  const previewed = ref<string>()
+  const methodInHand = computed<MethodPlan | undefined>(() => {
+    const wanted = previewed.value ?? post.value?.repair?.method
+    return wanted === undefined ? undefined : postPlan.value?.methods.find((method) => method.method === wanted)
+  })
+  watch(() => post.value?.id, () => (previewed.value = undefined))
+
+  function choose(id: string): void {
+    void router.replace({ query: { ...route.value.query, post: id } })
+  }
+  function walk(by: number): void {
+    const next = posts.value[Math.min(posts.value.length - 1, Math.max(0, index.value + by))]
+    if (next) choose(next.post.id)
+  }
+  function goTo(place: string): void {
+    void router.push({ path: `/jobs/${store.id}/${place}`, query: route.value.query })
+  }
+
+  /** Where commands on the chosen post go. */
+  const address = computed(() => ({ line: line.value?.id ?? '', post: post.value?.id ?? '' }))
+
+  return { plan, posts, index, line, post, postPlan, assumed, previewed, methodInHand, address, choose, walk, goTo }
+})

@@ -1,0 +1,47 @@
+import type { DepthRulePlan, MethodPlan, PostPlan } from '~~/core/job/planTypes'
+import { showMinutes } from '~~/core/units/quantity'
+import type { GustRow } from '~/components/GustScale.vue'
+
+/* Rows of the gust scale, from the plan: nothing is worked out here. */
+
+const GROUND_LINK = 'footing'
+
+/** The first link that leans: the ground's. */
+function leanOf(links: PostPlan['standing']['links']): number | undefined {
+  return links.find((link) => link.lean !== undefined)?.lean
+}
+
+export function standingRow({ standing }: PostPlan): GustRow {
+  const weakest = standing.links.find((link) => link.link === standing.weakest)
+  return {
+    key: 'standing',
+    name: 'As it stands',
+    lean: leanOf(standing.links),
+    over: standing.holdingGust,
+    weakest: weakest?.link === GROUND_LINK ? undefined : weakest?.name,
+  }
+}
+
+export function methodRow(method: MethodPlan): GustRow {
+  const weakest = method.links.find((link) => link.link === method.weakest)
+  return {
+    key: method.method,
+    name: method.name,
+    under: showMinutes(method.minutes),
+    lean: leanOf(method.links),
+    over: method.holdingGust,
+    weakest: weakest?.link === GROUND_LINK ? undefined : weakest?.name,
+    refused: method.allowed ? undefined : method.reasons.join(' '),
+  }
+}
+
+export function depthRow(rule: DepthRulePlan, show: (length: number) => string): GustRow {
+  return {
+    key: rule.rule,
+    name: rule.depth === null ? 'no depth' : show(rule.depth),
+    under: rule.name,
+    lean: rule.lean,
+    over: rule.over,
+    refused: rule.depth === null ? rule.assumes : undefined,
+  }
+}

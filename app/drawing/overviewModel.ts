@@ -1,0 +1,33 @@
+import type { PostState } from '~~/core/job/postState'
+import type { Metres } from '~~/core/units/types'
+
+export interface OverviewPost {
+  station: Metres
+  state: PostState
+  lean: number
+}
+
+export interface OverviewMark {
+  state: PostState
+  /** Foot and top of the post, px. */
+  foot: number
+  top: number
+}
+
+/** A thin line cannot show a lean of a few centimetres: it is drawn larger than it is. */
+const LEAN_LARGER = 3
+const MARGIN = 10
+
+/** Whole line in a strip of this width, every post at its station, px. */
+export function overviewMarks(posts: readonly OverviewPost[], length: Metres, width: number, postHeight: number): OverviewMark[] {
+  const scale = (width - 2 * MARGIN) / Math.max(1e-6, length)
+  return posts.map(({ station, state, lean }) => {
+    const foot = Math.round((MARGIN + station * scale) * 10) / 10
+    return { state, foot, top: Math.round((foot + lean * LEAN_LARGER * postHeight) * 10) / 10 }
+  })
+}
+
+/** Index of the post nearest to a place on the strip. */
+export function nearestPost(marks: readonly OverviewMark[], x: number): number {
+  return marks.reduce((best, mark, i) => (Math.abs(mark.foot - x) < Math.abs(marks[best]!.foot - x) ? i : best), 0)
+}

@@ -1,0 +1,38 @@
+import type { Metres } from '~~/core/units/types'
+import type { Point } from './geometry'
+
+/** How metres become pixels: one scale for both directions, the ground at one height. */
+export interface Viewport {
+  width: number
+  height: number
+  pixelsPerMetre: number
+  /** Of the ground line from the top of the drawing, px. */
+  groundY: number
+}
+
+export const ZOOM = { least: 40, most: 320 }
+
+/** Share of the drawing that lies above the ground when a fence of this height is to fit. */
+const ABOVE_SHARE = 0.62
+const ROOM_ABOVE: Metres = 0.45
+
+/**
+ * A viewport in which the fence and the hole below it fit, at 100 to 160 px per metre where the
+ * screen allows.
+ *
+ * @param zoom px per metre that a person asked for; absent for the fitted one
+ */
+export function fitViewport(width: number, height: number, fenceHeight: Metres, zoom?: number): Viewport {
+  const aboveFits = (height * ABOVE_SHARE) / (fenceHeight + ROOM_ABOVE)
+  const fitted = Math.min(160, Math.max(70, aboveFits))
+  const pixelsPerMetre = Math.min(ZOOM.most, Math.max(ZOOM.least, zoom ?? fitted))
+  const above = Math.min(height * ABOVE_SHARE, (fenceHeight + ROOM_ABOVE) * pixelsPerMetre)
+  return { width, height, pixelsPerMetre, groundY: Math.max(above, height * 0.45) }
+}
+
+/** SVG point list, relative to `origin` metres along the line. */
+export function svgPoints(points: readonly Point[], viewport: Viewport, origin: Metres = 0): string {
+  return points.map(([x, y]) => `${px((x + origin) * viewport.pixelsPerMetre)},${px(viewport.groundY - y * viewport.pixelsPerMetre)}`).join(' ')
+}
+
+export const px = (value: number) => Math.round(value * 10) / 10

@@ -1,0 +1,52 @@
+import type { Command, CommandBatch } from '~~/core/job/commands'
+import type { JobSummary } from '~~/core/job/summary'
+import type { Job } from '~~/core/job/types'
+import type { NewJob } from '~~/core/job/newJob'
+
+export interface ListedJob {
+  id: string
+  name: string
+  siteName: string
+  version: number
+  summary: JobSummary
+  updatedAt: string
+}
+
+/** What the server says when it refuses; `status` 0 when it was not reached. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly body: { key?: string; version?: number; job?: Job; mine?: Command[]; theirs?: Command[] } = {},
+  ) {
+    super(message)
+  }
+
+  /** Worth trying again as it is. */
+  get passing(): boolean {
+    return this.status === 0 || this.status >= 500
+  }
+}
+
+async function ask<T>(path: string, body?: unknown, raw?: string): Promise<T> {
+  let answer: Response
+  try {
+    answer = await fetch(`/api${path}`, body === undefined && raw === undefined
+      ? { headers: { accept: 'application/json' } }
+      : { method: 'POST', headers: { 'content-type': 'application/json' }, body: raw ?? JSON.stringify(body) })
+  } catch {
+    throw new Refusal(0, 'No connection. What you entered waits on this device.')
+  }
+  const said = (await answer.json().catch(() => ({}))) as T & { detail?: string }
+  if (!answer.ok) throw new Refusal(answer.status, said.detail ?? `The server answered ${answer.status}.`, said)
+  return said
+}
+
+export const api = {
+  listJobs: () => ask<ListedJob[]>('/jobs'),
+  readJob: (id: string) => ask<{ id: string; version: number; job: Job }>(`/jobs/${encodeURIComponent(id)}`),
+  createJob: (wanted: NewJob) => ask<{ id: string }>('/jobs', wanted),
+  importJob: (text: string) => ask<{ id: string }>('/jobs/import', undefined, text),
+  send: (id: string, version: number, { id: batch, commands }: CommandBatch) =>
+    ask<{ version: number; job?: Job }>(`/jobs/${encodeURIComponent(id)}/commands`, { id: batch, version, commands }),
+}

@@ -1,0 +1,18 @@
+import { createVuetify } from 'vuetify'
+import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
+import { themes } from '~/theme'
+
+export default defineNuxtPlugin((nuxt) => {
+  const vuetify = createVuetify({
+    icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
+    theme: { defaultTheme: 'paper', themes },
+    defaults: {
+      global: { rounded: 0, elevation: 0, ripple: false },
+      VBtn: { variant: 'outlined', height: 48, class: 'text-none' },
+      VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
+      VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: true, color: 'primary', menuProps: { contentClass: 'field-menu' } },
+      VCard: { variant: 'outlined' },
+    },
+  })
+  nuxt.vueApp.use(vuetify)
+})

@@ -1,0 +1,18 @@
+import { useLocalStorage } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { lengthParts, parseLength, showLength, type LengthSystem } from '~~/core/units/length'
+import type { ThemeName } from '~/theme'
+
+/** A person's own choices, kept on the device. */
+export const usePreferencesStore = defineStore('preferences', () => {
+  const units = useLocalStorage<LengthSystem>('vindex-units', 'metric')
+  const theme = useLocalStorage<ThemeName>('vindex-theme', 'paper')
+
+  const show = (length: number) => showLength(length, units.value)
+  const parts = (length: number) => lengthParts(length, units.value)
+  const parse = (text: string, key?: string) => parseLength(text, units.value, key)
+  const switchUnits = () => {
+    units.value = units.value === 'metric' ? 'feet-inches' : 'metric'
+  }
+  return { units, theme, show, parts, parse, switchUnits }
+})

@@ -1,0 +1,87 @@
+import type { Answer } from '~/components/AnswerTiles.vue'
+
+/* Short words of the trade for the keys of the job document. */
+
+const answers = (words: Record<string, string>): Answer[] => Object.entries(words).map(([value, text]) => ({ value, words: text }))
+
+export const PUSH_PIVOT = answers({
+  'at-ground-line': 'at the ground line',
+  'in-the-soil': 'down in the soil',
+  'footing-moves': 'footing and all',
+  'post-loose-in-concrete': 'loose in its concrete',
+  'at-plate': 'at its plate',
+  'panel-only': 'only the panel',
+  'nothing-moves': 'nothing moves',
+})
+export const COMES_UPRIGHT = answers({ easily: 'easily', 'with-force': 'with force', 'will-not': 'will not' })
+export const BREAK_FACE = answers({
+  none: 'no break',
+  'brown-and-crumbly': 'brown, crumbly',
+  'clean-splinters': 'clean splinters',
+  'galleries-and-dust': 'galleries, dust',
+  'rust-flakes': 'rust flakes',
+})
+export const FOOTING_FOUND = answers({
+  'not-dug': 'not dug',
+  none: 'none',
+  small: 'small',
+  adequate: 'large enough',
+  'one-sided': 'thin on one side',
+  cracked: 'cracked',
+  'dry-pockets': 'dry pockets',
+  'stands-proud': 'stands proud',
+})
+export const ONSET = answers({
+  'after-storm': 'in a storm',
+  slowly: 'slowly',
+  'after-frost': 'after frost',
+  'after-impact': 'something hit it',
+  'after-gate-hung': 'since the gate',
+  unknown: 'nobody knows',
+})
+
+const items = (words: Record<string, string>) => Object.entries(words).map(([value, title]) => ({ value, title }))
+
+export const MATERIAL_ITEMS = items({
+  'treated-softwood': 'Treated softwood',
+  'untreated-softwood': 'Untreated softwood',
+  cedar: 'Cedar',
+  oak: 'Oak',
+  steel: 'Steel',
+  vinyl: 'Vinyl',
+  concrete: 'Concrete',
+})
+export const DUTY_ITEMS = items({
+  line: 'Line post',
+  end: 'End post',
+  corner: 'Corner post',
+  'gate-hinge': 'Gate, hinge side',
+  'gate-latch': 'Gate, latch side',
+  'roadside-box': 'Roadside box',
+  'load-bearing': 'Carries a load',
+  'plate-mounted': 'On a plate',
+})
+export const FOOTING_ITEMS = items({
+  unknown: 'Not known',
+  none: 'None',
+  soil: 'Tamped soil',
+  stone: 'Stone',
+  concrete: 'Concrete',
+  plate: 'Plate on a slab',
+  sleeve: 'Ground sleeve',
+})
+export const EXPOSURE_ITEMS = items({ sheltered: 'Sheltered: houses, trees', open: 'Open country', waterside: 'Waterside' })
+
+/** How strongly a reading speaks, from its decibans. */
+export function strengthWords(decibans: number): string {
+  const size = Math.abs(decibans)
+  const word = size >= 10 ? 'strong' : size >= 4 ? 'clear' : size >= 1.5 ? 'slight' : 'hardly any'
+  return `${word} ${decibans >= 0 ? 'for' : 'against'}`
+}
+
+/** @example inHundred(0.914) // '91 in 100' */
+export function inHundred(probability: number): string {
+  const hundredths = Math.round(probability * 100)
+  if (hundredths === 0 && probability > 0) return 'under 1 in 100'
+  return `${Math.min(99, hundredths)} in 100`
+}

@@ -1,0 +1,82 @@
+import { fc, test as property } from '@fast-check/vitest'
+import { describe, expect, it } from 'vitest'
+import { InputError } from '../errors'
+import { row } from '../tables'
+import { tables } from '../testing'
+import { bagOrder, strengthWithWater } from './bags'
+import { holeVolumes, type HoleShape } from './volume'
+
+const post = { shape: 'rectangle' as const, along: 0.1, across: 0.1 }
+const postMix = row(tables.mixes, 'post-mix-20')
+const filling = (key: string) => row(tables.fillings, key)
+
+describe('volume of a hole', () => {
+  it('comes to the worked 34.89 litres', () => {
+    const hole: HoleShape = { shape: 'round', diameter: 0.3, depth: 0.75, stoneBed: 0.1, fillTop: 0.075 }
+    const volumes = holeVolumes({ hole, post })
+    expect(volumes.concrete * 1e3).toBeCloseTo(34.89, 2)
+    expect(volumes.stone * 1e3).toBeCloseTo(7.069, 3)
+  })
+
+  it('puts the over-dig into concrete', () => {
+    const hole: HoleShape = { shape: 'round', diameter: 0.3, depth: 0.6 }
+    const [planned, dug] = [holeVolumes({ hole, post }), holeVolumes({ hole, post, overdig: 0.1 })]
+    expect(dug.concrete - planned.concrete).toBeCloseTo(planned.hole * 0.1, 12)
+  })
+
+  it('knows cones and bells', () => {
+    const cone = holeVolumes({ hole: { shape: 'tapered', topDiameter: 0.2, bottomDiameter: 0.4, depth: 0.6 } })
+    expect(cone.hole).toBeCloseTo((Math.PI * 0.6 * (0.1 ** 2 + 0.1 * 0.2 + 0.2 ** 2)) / 3, 12)
+    const bell = holeVolumes({ hole: { shape: 'belled', diameter: 0.2, bellDiameter: 0.4, bellHeight: 0.2, depth: 0.6 } })
+    expect(bell.hole).toBeCloseTo(Math.PI * (0.1 ** 2 * 0.4 + 0.2 ** 2 * 0.2), 12)
+  })
+
+  property.prop([
+    fc.double({ min: 0.2, max: 0.6, noNaN: true }),
+    fc.double({ min: 0.4, max: 1.5, noNaN: true }),
+    fc.double({ min: 0, max: 0.15, noNaN: true }),
+    fc.double({ min: 0, max: 0.1, noNaN: true }),
+  ])('stone, concrete, post and topping add up to the hole', (diameter, depth, stoneBed, fillTop) => {
+    const hole: HoleShape = { shape: 'round', diameter, depth, stoneBed, fillTop }
+    const { hole: dug, concrete, stone } = holeVolumes({ hole, post })
+    const inPost = 0.01 * (depth - stoneBed - fillTop)
+    const topping = (Math.PI * diameter ** 2 * fillTop) / 4
+    expect(Math.abs(concrete + stone + inPost + topping - dug)).toBeLessThan(1e-9)
+  })
+
+  it('refuses a stone bed that leaves no room', () => {
+    const hole: HoleShape = { shape: 'round', diameter: 0.3, depth: 0.5, stoneBed: 0.45, fillTop: 0.075 }
+    expect(() => holeVolumes({ hole })).toThrow(InputError)
+    expect(() => holeVolumes({ hole: { ...hole, diameter: -0.3 } })).toThrow('hole.diameter is -0.3; it must be a number from 0.05 to 3 m')
+  })
+})
+
+describe('bags and water', () => {
+  const hole: HoleShape = { shape: 'round', diameter: 0.3, depth: 0.6 }
+
+  it('compares the third of the hole with what the bags want, as worked', () => {
+    const { concrete } = holeVolumes({ hole, post })
+    const order = bagOrder(concrete, postMix, filling('water-first'), hole, post)
+    expect(concrete * 1e3).toBeCloseTo(36.41, 2)
+    expect(order.exactCount).toBeCloseTo(3.64, 2)
+    expect(order.count).toBe(4)
+    expect(order.ruleWater * 1e3).toBeCloseTo(12.14, 2)
+    expect(order.exactCount * 2.8).toBeCloseTo(10.2, 1)
+    expect(order.ruleWater / (order.exactCount * 0.0028)).toBeCloseTo(1.19, 2)
+    expect(order.ruleWater / order.water).toBeCloseTo(1.08, 2)
+  })
+
+  it('is 44 % weaker for one litre more in each bag', () => {
+    expect(strengthWithWater(postMix, 0.001) / postMix.strength).toBeCloseTo(0.56, 2)
+    expect(strengthWithWater(postMix, -0.001)).toBe(postMix.strength)
+  })
+
+  it('never buys a bag for rounding dust', () => {
+    expect(bagOrder(0.04, postMix, filling('wet-barrow'), hole).count).toBe(4)
+    expect(bagOrder(0.0401, postMix, filling('wet-barrow'), hole).count).toBe(5)
+  })
+
+  it('refuses to pour a mix dry that has to be mixed', () => {
+    expect(() => bagOrder(0.04, row(tables.mixes, 'general-20'), filling('dry-pour'), hole)).toThrow(InputError)
+  })
+})

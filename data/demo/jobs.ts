@@ -1,0 +1,133 @@
+import type { Job, Line, Observations, Post, Site } from '../../core/job/types'
+
+/* An invented place: the allotment gardens of Sedgewater on the Halm flood bank. */
+
+const site: Site = {
+  name: 'Sedgewater Allotment Society',
+  exposure: 'open',
+  shelter: 0.7,
+  gust50: 38,
+  frostDepth: 0.45,
+  minimumDepth: 0.6,
+  targetReturnYears: 50,
+  season: 'wet',
+}
+
+const stands: Observations = { pushPivot: 'nothing-moves', probeAtGround: 0 }
+
+/** Posts at equal bays; `changes` by number of the post, counted from 1. */
+function run(letter: string, count: number, bay: number, common: Partial<Post>, changes: Record<number, Partial<Post>>): Post[] {
+  return Array.from({ length: count }, (_, i) => ({
+    id: `${letter}${i + 1}`,
+    station: Math.round(i * bay * 1e3) / 1e3,
+    ...common,
+    ...changes[i + 1],
+  }))
+}
+
+export function demoJobs(): Job[] {
+  return [bankSide(), laneSide(), longBank()]
+}
+
+/** A storm-broken close-boarded line with several rotted posts. */
+function bankSide(): Job {
+  const common: Partial<Post> = {
+    material: 'treated-softwood',
+    section: { shape: 'rectangle', along: 0.1, across: 0.1 },
+    length: 2.4,
+    ageYears: 14,
+    soil: 'firm-clay',
+    footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.6 },
+    observations: stands,
+  }
+  const rotted = (offset: number): Observations => ({
+    lean: { offset, over: 1.2, direction: 0 },
+    pushPivot: 'at-ground-line',
+    comesUpright: 'easily',
+    probeAtGround: 0.03,
+    probeBelow: 0.018,
+    probeAbove: 0,
+    onset: 'after-storm',
+  })
+  const line: Line = {
+    id: 'B',
+    name: 'Bank side',
+    kind: 'close-boarded',
+    height: 1.8,
+    gap: 0.05,
+    length: 45.6,
+    cornerAtStart: false,
+    cornerAtEnd: true,
+    remainingYears: 8,
+    posts: run('B', 20, 2.4, common, {
+      4: { observations: { ...rotted(-0.05), footingFound: 'adequate' } },
+      7: { observations: { ...rotted(-0.067), breakFace: 'brown-and-crumbly' } },
+      8: { observations: { pushPivot: 'at-ground-line', comesUpright: 'easily', probeAtGround: 0.014 } },
+      9: { observations: {} },
+      12: { observations: { pushPivot: 'nothing-moves', probeAtGround: 0.006, lean: { offset: -0.02, over: 1.2, direction: 0 } } },
+      13: { observations: rotted(-0.09) },
+      17: { footing: { kind: 'unknown' }, observations: { pushPivot: 'footing-moves', comesUpright: 'will-not', probeAtGround: 0, probeBelow: 0.002, onset: 'after-storm', lean: { offset: 0.04, over: 1.2, direction: 0 } } },
+      20: { duty: 'corner' },
+    }),
+  }
+  return { format: 'vindex-job', version: 1, name: 'Bank side after the March storm', site, lines: [line] }
+}
+
+/** Sound young posts that tilt in footings that were made too small. */
+function laneSide(): Job {
+  const small = { kind: 'concrete', diameter: 0.2, top: 0.05, bottom: 0.4 } as const
+  const line: Line = {
+    id: 'L',
+    name: 'Lane side',
+    kind: 'panel',
+    height: 1.8,
+    gap: 0.05,
+    length: 20.13,
+    cornerAtStart: true,
+    cornerAtEnd: false,
+    remainingYears: 15,
+    posts: run('L', 12, 1.83, {
+      material: 'treated-softwood',
+      section: { shape: 'rectangle', along: 0.1, across: 0.1 },
+      length: 2.4,
+      ageYears: 3,
+      soil: 'medium-sand',
+      footing: small,
+      observations: stands,
+    }, {
+      3: { observations: { pushPivot: 'footing-moves', comesUpright: 'with-force', probeAtGround: 0, footingFound: 'small', onset: 'after-storm', lean: { offset: 0.05, over: 1.2, direction: 0 } } },
+      4: { observations: { pushPivot: 'footing-moves', comesUpright: 'will-not', probeAtGround: 0, lean: { offset: 0.06, over: 1.2, direction: 0 } } },
+      8: { observations: { pushPivot: 'in-the-soil', probeAtGround: 0, lean: { offset: -0.03, over: 1.2, direction: 0 } } },
+      11: { duty: 'gate-hinge', gate: { leafWidth: 1.1, leafMass: 32, hingeSpacing: 0.9 }, observations: { pushPivot: 'footing-moves', onset: 'slowly' } },
+    }),
+  }
+  return { format: 'vindex-job', version: 1, name: 'Lane side, small footings', site: { ...site, shelter: 1 }, lines: [line] }
+}
+
+/** A long post-and-rail boundary: 120 posts, most of them sound. */
+function longBank(): Job {
+  const tired: Observations = { pushPivot: 'at-ground-line', comesUpright: 'easily', probeAtGround: 0.028 }
+  const changes: Record<number, Partial<Post>> = {}
+  for (const number of [9, 23, 24, 47, 71, 72, 73, 98, 115]) changes[number] = { observations: tired }
+  for (const number of [15, 31, 58, 90]) changes[number] = { observations: { pushPivot: 'nothing-moves', probeAtGround: 0.007 } }
+  for (const number of [36, 64, 105]) changes[number] = { observations: {} }
+  const line: Line = {
+    id: 'F',
+    name: 'Flood bank',
+    kind: 'post-and-rail',
+    height: 1.2,
+    gap: 0.15,
+    length: 238,
+    remainingYears: 20,
+    posts: run('F', 120, 2, {
+      material: 'oak',
+      section: { shape: 'rectangle', along: 0.125, across: 0.075 },
+      length: 1.8,
+      ageYears: 18,
+      soil: 'stiff-clay',
+      footing: { kind: 'soil' },
+      observations: stands,
+    }, changes),
+  }
+  return { format: 'vindex-job', version: 1, name: 'Flood bank, the long boundary', site: { ...site, exposure: 'waterside', shelter: 1 }, lines: [line] }
+}

@@ -1,0 +1,11 @@
+import type { Knex } from 'knex'
+import * as jobs from './0001_jobs'
+
+/* Imported one by one: a built server has no folder of migrations to look into. */
+const migrations: Record<string, Knex.Migration> = { '0001_jobs': jobs }
+
+export const migrationSource: Knex.MigrationSource<string> = {
+  getMigrations: async () => Object.keys(migrations),
+  getMigrationName: (name) => name,
+  getMigration: async (name) => migrations[name]!,
+}

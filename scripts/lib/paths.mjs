@@ -1,0 +1,6 @@
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const root = dirname(dirname(dirname(fileURLToPath(import.meta.url))))
+/** Everything that running leaves behind; not in the repository. */
+export const state = process.env.VINDEX_STATE ?? join(root, '.vindex')

@@ -1,0 +1,5 @@
+import { getRouterParam } from 'h3'
+import { calculate } from '../../../core/calc/registry'
+import { tables } from '../../../data/tables'
+
+export default answering(async (event) => calculate(getRouterParam(event, 'name')!, await readJson(event), tables))

@@ -1,0 +1,5 @@
+export default answering(async () => {
+  const opened = await database()
+  await opened.raw('select 1')
+  return { ready: true }
+})

@@ -1,0 +1,7 @@
+import { getRouterParam } from 'h3'
+import { readStoredJob } from '../../../services/jobs'
+
+export default answering(async (event) => {
+  const { id, version, document, updatedAt } = await readStoredJob(await database(), getRouterParam(event, 'id')!)
+  return { id, version, job: document, updatedAt }
+})

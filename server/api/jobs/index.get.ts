@@ -1,0 +1,3 @@
+import { listJobs } from '../../services/jobs'
+
+export default answering(async () => listJobs(await database()))

@@ -1,0 +1,26 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const root = fileURLToPath(new URL('.', import.meta.url))
+
+export default defineConfig({
+  resolve: { alias: { '~~': root, '~': `${root}app` } },
+  test: {
+    projects: [
+      {
+        extends: true,
+        test: { name: 'unit', include: ['core/**/*.test.ts', 'data/**/*.test.ts', 'cli/**/*.test.ts', 'app/**/*.test.ts'] },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'server',
+          include: ['tests/server/**/*.test.ts'],
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+          globalSetup: ['tests/server/database.setup.ts'],
+        },
+      },
+    ],
+  },
+})
