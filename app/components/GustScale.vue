@@ -60,7 +60,7 @@ function bar(row: GustRow) {
       <span class="names soft">gust, m/s<span>comes once in</span></span>
       <span class="scale">
         <span v-for="tick in model.ticks" :key="tick.gust" class="tick measure" :style="{ left: at(tick.at) }">{{ tick.gust }}</span>
-        <span v-for="year in model.years" :key="year.words" class="year" :style="{ left: at(year.at) }">{{ year.words }}</span>
+        <span v-for="year in model.years" :key="year.words" class="year" :class="year.align" :style="{ left: at(year.at) }">{{ year.words }}</span>
       </span>
     </div>
     <div class="target" aria-hidden="true"><span class="target-line" :style="{ left: at(model.target) }"><span class="target-name">target</span></span></div>
@@ -77,16 +77,19 @@ button.line { cursor: pointer; }
 .names strong { font-weight: 600; font-size: 16px; }
 .names .soft { font-size: 14px; }
 .refused strong { text-decoration: line-through; font-weight: 500; color: var(--soft-ink); }
-.refused .mark { opacity: 0.55; }
+.line.refused { min-height: 62px; }
+.refused .scale { height: 58px; }
+.refused .mark { opacity: 0.55; top: 36px; }
+.refused .thread { top: 44px; }
 .scale { position: relative; height: 48px; }
 .thread { position: absolute; left: 0; right: 0; top: 30px; height: 1.5px; background: var(--rule); }
 .bar { position: absolute; top: 28px; height: 6px; background: var(--ink); }
-.refused .bar { opacity: 0.3; }
+.refused .bar { opacity: 0.3; top: 42px; }
 .mark { position: absolute; top: 22px; margin-left: -9px; }
 .mark svg { display: block; stroke: var(--ink); stroke-width: 1.8; }
 .lean svg { fill: var(--paper); }
 .over svg { fill: var(--ink); }
-.reason { position: absolute; left: 0; right: 0; top: 0; font-size: 14px; line-height: 1.15; color: var(--soft-ink); }
+.reason { position: absolute; left: 0; right: 0; top: 2px; max-height: 33px; overflow: hidden; font-size: 14px; line-height: 1.15; color: var(--soft-ink); }
 .weakest { position: absolute; top: 3px; font-size: 14px; white-space: nowrap; margin-left: -6px; }
 .weakest.flip { transform: translateX(-100%); margin-left: 8px; }
 .axis { min-height: 54px; align-items: start; }
@@ -94,6 +97,8 @@ button.line { cursor: pointer; }
 .axis .scale { border-top: 2px solid var(--ink); height: 52px; }
 .tick, .year { position: absolute; transform: translateX(-50%); font-size: 15px; }
 .tick { top: 6px; }
+.year.start { transform: translateX(-6px); }
+.year.end { transform: translateX(-100%); }
 .year { top: 28px; font-size: 14px; }
 .tick::before { content: ''; position: absolute; left: 50%; top: -7px; height: 6px; width: 1.5px; background: var(--ink); }
 .target { position: absolute; pointer-events: none; top: 0; bottom: 74px; left: calc(var(--names) + 10.4px); right: 16.4px; }

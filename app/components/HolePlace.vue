@@ -13,10 +13,7 @@ const store = useJobStore()
 const view = useJobView()
 const preferences = usePreferencesStore()
 
-const method = computed(() => {
-  const taken = view.methodInHand.value
-  return taken ?? view.postPlan.value!.methods.find((each) => each.allowed && each.hole)
-})
+const method = view.methodInHand
 const hole = computed(() => method.value?.hole)
 const concrete = computed(() => method.value?.concrete)
 const isTaken = computed(() => view.post.value?.repair?.method !== undefined)
@@ -74,7 +71,7 @@ const waterWords = computed(() => {
       <p>
         {{ litres(concrete.concrete) }} L of concrete with {{ Math.round(concrete.overdig * 100) }} % over-dig, {{ concrete.bags.exactCount.toFixed(1) }} bags. {{ waterWords }}
       </p>
-      <p class="soft">{{ (concrete.bags.strength / 1e6).toFixed(0) }} MPa at 28 days. {{ litres(concrete.spoil) }} L of loose spoil.<template v-if="concrete.oldConcrete"> Old concrete out: {{ Math.round(concrete.oldConcrete.mass) }} kg, {{ concrete.oldConcrete.lifts }} lifts.</template></p>
+      <p class="soft">{{ (concrete.bags.strength / 1e6).toFixed(0) }} MPa at 28 days. {{ litres(concrete.spoil) }} L of loose spoil.<template v-if="concrete.oldConcrete"> Old concrete out: {{ Math.round(concrete.oldConcrete.mass) }} kg, {{ concrete.oldConcrete.lifts }} {{ concrete.oldConcrete.lifts === 1 ? 'lift' : 'lifts' }}.</template></p>
       <p v-for="caution in method.cautions.filter((each) => each.startsWith('Only'))" :key="caution" class="caution">{{ caution }}</p>
       <div class="panel-section fields">
         <LengthStepper label="Depth" :value="hole.depth" :step="0.05" :smallest="0.2" :save="(value) => set('depth', value)" />
@@ -101,5 +98,7 @@ const waterWords = computed(() => {
 .fields { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: 14px; margin-top: 14px; align-items: end; }
 .reset { margin-top: 12px; }
 .onward { margin: 12px 0 20px; }
-@media (max-width: 760px) { .figures .figure { font-size: 40px; } }
+@media (max-width: 760px) { .figures .figure { font-size: 36px; }
+  .figures .figure small { font-size: 15px; margin-left: 4px; }
+  .figures { gap: 8px 20px; } }
 </style>

@@ -28,7 +28,7 @@ const turn = computed(() => `rotate(${pose.value.lean} 40 ${pose.value.about})`)
     </g>
     <rect v-else x="36" y="6" width="8" :height="pose.plate ? 34 : 56" class="post" :transform="turn" />
     <rect v-if="pose.plate" x="28" y="36" width="24" height="4" class="plate" :transform="turn" />
-    <g v-if="pose.panel" class="panel" transform="rotate(7 62 12)"><rect x="46" y="10" width="30" height="26" /><path d="M46 18h30M46 28h30" /></g>
+    <g v-if="pose.panel" class="loose-panel" transform="rotate(7 62 12)"><rect x="46" y="10" width="30" height="26" /><path d="M46 18h30M46 28h30" /></g>
     <line x1="0" x2="80" y1="40" y2="40" class="ground-line" />
     <path v-if="pose.lean" d="M52 10 q10 1 16 9 m-2 -7 l2 7 l-7 0" class="arrow" />
     <circle v-if="pose.lean" cx="40" :cy="pose.about" r="4" class="pivot" />
@@ -41,8 +41,8 @@ const turn = computed(() => `rotate(${pose.value.lean} 40 ${pose.value.about})`)
 .gap { fill: var(--paper); }
 .post { fill: rgb(var(--v-theme-wood)); stroke: var(--ink); stroke-width: 1.2; }
 .plate { fill: rgb(var(--v-theme-steel)); stroke: var(--ink); stroke-width: 1; }
-.panel rect { fill: rgb(var(--v-theme-cladding)); stroke: var(--ink); stroke-width: 1.2; }
-.panel path, .arrow { fill: none; stroke: var(--ink); stroke-width: 1.6; }
+.loose-panel rect { fill: rgb(var(--v-theme-cladding)); stroke: var(--ink); stroke-width: 1.2; }
+.loose-panel path, .arrow { fill: none; stroke: var(--ink); stroke-width: 1.6; }
 .ground-line { stroke: var(--ink); stroke-width: 2; }
 .pivot { fill: var(--ink); }
 </style>

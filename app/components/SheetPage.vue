@@ -15,10 +15,7 @@ const preferences = usePreferencesStore()
 
 const plan = computed(() => view.postPlan.value!)
 const target = computed(() => view.plan.value!.target)
-const method = computed(() => {
-  const taken = view.post.value?.repair?.method ?? plan.value.recommended.method
-  return plan.value.methods.find((each) => each.method === taken)!
-})
+const method = computed(() => view.methodInHand.value!)
 const isTaken = computed(() => view.post.value?.repair?.method !== undefined)
 const causes = computed(() => plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)))
 const rows = computed(() => [standingRow(plan.value), ...(method.value.holdingGust === undefined ? [] : [methodRow(method.value)])])
@@ -51,7 +48,7 @@ const print = () => window.print()
     </header>
     <p v-for="flag in plan.diagnosis.redFlags" :key="flag" class="red-flag">{{ flag }}</p>
     <div class="columns">
-      <FocusDrawing class="picture" />
+      <FocusDrawing still class="picture" />
       <div>
         <section>
           <h2>What failed</h2>

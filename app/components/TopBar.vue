@@ -24,7 +24,7 @@ const placeName = defineProps<{ place: string }>()
 <style scoped>
 .top-bar { display: flex; align-items: center; gap: 20px; padding: 0 8px 0 20px; height: 52px; border-bottom: 1.8px solid var(--ink); flex: none; }
 .brand { letter-spacing: 0.18em; font-size: 22px; color: var(--ink); text-decoration: none; padding: 8px 0; }
-.job-name { font-family: var(--words); font-size: 17px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.job-name { margin: 0; font-family: var(--words); font-size: 17px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .site { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .on-phone { display: none; }
 @media (max-width: 760px) {

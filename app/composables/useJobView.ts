@@ -6,6 +6,7 @@ import { tables } from '~~/data/tables'
 import { useJobStore } from '~/stores/job'
 
 const planJob = planner(tables)
+const AS_IT_STANDS = ['look', 'cause']
 
 /**
  * The chosen post with its line and figures, for every place of the work. The choice stands in
@@ -28,10 +29,13 @@ export const useJobView = createSharedComposable(() => {
 
   /** A method looked at but not yet taken. */
   const previewed = ref<string>()
+  /** Looked at, else taken, else the one that would be proposed. */
   const methodInHand = computed<MethodPlan | undefined>(() => {
-    const wanted = previewed.value ?? post.value?.repair?.method
-    return wanted === undefined ? undefined : postPlan.value?.methods.find((method) => method.method === wanted)
+    const wanted = previewed.value ?? postPlan.value?.recommended.method
+    return postPlan.value?.methods.find((method) => method.method === wanted)
   })
+  /** What the drawing shows of it: before the choice of a repair the post is drawn as it stands. */
+  const drawnMethod = computed(() => (AS_IT_STANDS.includes(String(route.value.params.place)) ? undefined : methodInHand.value))
   watch(() => post.value?.id, () => (previewed.value = undefined))
 
   function choose(id: string): void {
@@ -48,5 +52,5 @@ export const useJobView = createSharedComposable(() => {
   /** Where commands on the chosen post go. */
   const address = computed(() => ({ line: line.value?.id ?? '', post: post.value?.id ?? '' }))
 
-  return { plan, posts, index, line, post, postPlan, assumed, previewed, methodInHand, address, choose, walk, goTo }
+  return { plan, posts, index, line, post, postPlan, assumed, previewed, methodInHand, drawnMethod, address, choose, walk, goTo }
 })

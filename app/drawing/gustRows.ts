@@ -6,9 +6,10 @@ import type { GustRow } from '~/components/GustScale.vue'
 
 const GROUND_LINK = 'footing'
 
-/** The first link that leans: the ground's. */
-function leanOf(links: PostPlan['standing']['links']): number | undefined {
-  return links.find((link) => link.lean !== undefined)?.lean
+/** Where the ground starts to lean, if anything is still standing then. */
+function leanOf(links: PostPlan['standing']['links'], over: number | undefined): number | undefined {
+  const lean = links.find((link) => link.lean !== undefined)?.lean
+  return lean !== undefined && over !== undefined && lean < over ? lean : undefined
 }
 
 export function standingRow({ standing }: PostPlan): GustRow {
@@ -16,7 +17,7 @@ export function standingRow({ standing }: PostPlan): GustRow {
   return {
     key: 'standing',
     name: 'As it stands',
-    lean: leanOf(standing.links),
+    lean: leanOf(standing.links, standing.holdingGust),
     over: standing.holdingGust,
     weakest: weakest?.link === GROUND_LINK ? undefined : weakest?.name,
   }
@@ -28,7 +29,7 @@ export function methodRow(method: MethodPlan): GustRow {
     key: method.method,
     name: method.name,
     under: showMinutes(method.minutes),
-    lean: leanOf(method.links),
+    lean: leanOf(method.links, method.holdingGust),
     over: method.holdingGust,
     weakest: weakest?.link === GROUND_LINK ? undefined : weakest?.name,
     refused: method.allowed ? undefined : method.reasons.join(' '),

@@ -11,13 +11,18 @@ export interface GustScaleModel {
   /** Position of a gust, 0 to 1 from the left; gusts off the scale stand at its end. */
   place: (gust: MetresPerSecond) => number
   ticks: { gust: MetresPerSecond; at: number }[]
-  years: { words: string; at: number }[]
+  /** Neighbours lean away from each other, so that their words do not meet. */
+  years: { words: string; at: number; align: 'start' | 'middle' | 'end' }[]
   target: number
   /** Largest gust shown. */
   end: MetresPerSecond
 }
 
-const SHOWN_YEARS = [2, 10, 50]
+const SHOWN_YEARS = [
+  { years: 2, align: 'end' },
+  { years: 10, align: 'middle' },
+  { years: 50, align: 'start' },
+] as const
 const LEAST_END = 50
 const MOST_END = 90
 
@@ -33,7 +38,7 @@ export function gustScaleModel(marks: readonly GustMarks[], target: MetresPerSec
   return {
     place: (gust) => (Number.isFinite(gust) ? scale(gust) : 1),
     ticks: scale.ticks(end / 10).filter((gust) => gust > 0).map((gust) => ({ gust, at: scale(gust) })),
-    years: SHOWN_YEARS.map((years) => ({ words: `${years} y`, at: scale(gustOfReturnPeriod(years, gust50)) })),
+    years: SHOWN_YEARS.map(({ years, align }) => ({ words: `${years} y`, at: scale(gustOfReturnPeriod(years, gust50)), align })),
     target: scale(target),
     end,
   }

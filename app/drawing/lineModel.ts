@@ -55,9 +55,11 @@ const RAIL_HEIGHT: Metres = 0.075
  * section by `sectionModel`.
  *
  * @param from, to stations in sight, m
+ * @param repaired the chosen post is drawn plumb, as its repair leaves it
  * @returns geometry in metres, x counted from the start of the line
  */
-export function lineModel(line: ResolvedLine, chosen: string, from: Metres, to: Metres): LineModel {
+export function lineModel(line: ResolvedLine, chosen: string, from: Metres, to: Metres, repaired: boolean): LineModel {
+  const slopeOf = (post: ResolvedPost) => (repaired && post.id === chosen ? 0 : leanSlopes(post.observations.lean).along)
   const near = line.posts.filter((post, i) => {
     const before = line.posts[i - 1]?.station ?? post.station
     const after = line.posts[i + 1]?.station ?? post.station
@@ -67,7 +69,7 @@ export function lineModel(line: ResolvedLine, chosen: string, from: Metres, to: 
     posts: near.filter((post) => post.id !== chosen).map((post) => postModel(line, post)),
     bays: near.flatMap((post, i) => {
       const next = near[i + 1]
-      return next ? [bayModel(line, post, next, chosen)] : []
+      return next ? [bayModel(line, [post, next], chosen, slopeOf)] : []
     }),
   }
 }
@@ -92,12 +94,12 @@ function postModel(line: ResolvedLine, post: ResolvedPost): PostModel {
   }
 }
 
-function bayModel(line: ResolvedLine, left: ResolvedPost, right: ResolvedPost, chosen: string): BayModel {
+function bayModel(line: ResolvedLine, [left, right]: [ResolvedPost, ResolvedPost], chosen: string, slopeOf: (post: ResolvedPost) => number): BayModel {
   const cladding = CLADDING[line.kind]
   const leftEdge = left.station + sectionSize(left.section).along / 2 + (left.id === chosen ? CUT_AWAY : 0)
   const rightEdge = right.station - sectionSize(right.section).along / 2 - (right.id === chosen ? CUT_AWAY : 0)
-  const leftSlope = leanSlopes(left.observations.lean).along
-  const rightSlope = leanSlopes(right.observations.lean).along
+  const leftSlope = slopeOf(left)
+  const rightSlope = slopeOf(right)
   /** A point of the bay: boards follow the lean of the nearer post in proportion. */
   const at = (share: number, height: Metres): Point => [
     leftEdge + (rightEdge - leftEdge) * share + (leftSlope + (rightSlope - leftSlope) * share) * height,

@@ -111,11 +111,11 @@ function spurred(line: ResolvedLine, post: ResolvedPost, parts: RepairParts, met
     shapes,
     dimensions: [
       ...holeDimensions(method, centre),
-      { key: 'spur-above', from: [-along / 2 - 0.12, 0], to: [-along / 2 - 0.12, above], side: 'left', length: above },
+      { key: 'spur-above', from: [left + spur.size + 0.12, 0], to: [left + spur.size + 0.12, above], side: 'right', length: above },
     ],
     notes: [
       { key: 'cut', at: [-along / 2, CUT_BACK], text: 'cut back to sound wood', side: 'left' },
-      ...(height !== undefined && weakest ? [{ key: 'weakest', at: [left + spur.size, height] as const, text: `${weakest.name} is the weakest link`, side: 'right' as const }] : []),
+      ...(height !== undefined && weakest ? [{ key: 'weakest', at: [-along / 2, height] as const, text: `${weakest.name} is the weakest link`, side: 'left' as const }] : []),
     ],
   }
 }

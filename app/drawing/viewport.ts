@@ -15,16 +15,24 @@ export const ZOOM = { least: 40, most: 320 }
 /** Share of the drawing that lies above the ground when a fence of this height is to fit. */
 const ABOVE_SHARE = 0.62
 const ROOM_ABOVE: Metres = 0.45
+/** Under this height a drawing cannot show fence and hole at a readable scale: it shows one of them. */
+const LOW = 320
+const GROUND_SCALE = 105
 
 /**
  * A viewport in which the fence and the hole below it fit, at 100 to 160 px per metre where the
  * screen allows.
  *
- * @param zoom px per metre that a person asked for; absent for the fitted one
+ * @param wish `zoom` px per metre that a person asked for; `ground` when the hole matters more
+ *   than the top of the fence
  */
-export function fitViewport(width: number, height: number, fenceHeight: Metres, zoom?: number): Viewport {
+export function fitViewport(width: number, height: number, fenceHeight: Metres, wish: { zoom?: number; ground?: boolean } = {}): Viewport {
+  const { zoom, ground } = wish
+  if (height < LOW && ground && zoom === undefined) {
+    return { width, height, pixelsPerMetre: GROUND_SCALE, groundY: height * 0.42 }
+  }
   const aboveFits = (height * ABOVE_SHARE) / (fenceHeight + ROOM_ABOVE)
-  const fitted = Math.min(160, Math.max(70, aboveFits))
+  const fitted = Math.min(160, Math.max(ZOOM.least, aboveFits))
   const pixelsPerMetre = Math.min(ZOOM.most, Math.max(ZOOM.least, zoom ?? fitted))
   const above = Math.min(height * ABOVE_SHARE, (fenceHeight + ROOM_ABOVE) * pixelsPerMetre)
   return { width, height, pixelsPerMetre, groundY: Math.max(above, height * 0.45) }

@@ -12,12 +12,22 @@ export interface ListedJob {
   updatedAt: string
 }
 
+/** Parts of a problem document that the screens use. */
+export interface RefusalBody {
+  detail?: string
+  key?: string
+  version?: number
+  job?: Job
+  mine?: Command[]
+  theirs?: Command[]
+}
+
 /** What the server says when it refuses; `status` 0 when it was not reached. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,
     message: string,
-    readonly body: { key?: string; version?: number; job?: Job; mine?: Command[]; theirs?: Command[] } = {},
+    readonly body: RefusalBody = {},
   ) {
     super(message)
   }
@@ -37,7 +47,7 @@ async function ask<T>(path: string, body?: unknown, raw?: string): Promise<T> {
   } catch {
     throw new Refusal(0, 'No connection. What you entered waits on this device.')
   }
-  const said = (await answer.json().catch(() => ({}))) as T & { detail?: string }
+  const said = (await answer.json().catch(() => ({}))) as T & RefusalBody
   if (!answer.ok) throw new Refusal(answer.status, said.detail ?? `The server answered ${answer.status}.`, said)
   return said
 }

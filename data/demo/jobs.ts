@@ -26,7 +26,8 @@ function run(letter: string, count: number, bay: number, common: Partial<Post>, 
 }
 
 export function demoJobs(): Job[] {
-  return [bankSide(), laneSide(), longBank()]
+  // The list shows what was written last first.
+  return [longBank(), laneSide(), bankSide()]
 }
 
 /** A storm-broken close-boarded line with several rotted posts. */
