@@ -35,5 +35,5 @@ legend { font-family: var(--measure); font-weight: 600; font-size: 18px; margin-
 .small { grid-template-columns: repeat(auto-fill, minmax(132px, 1fr)); }
 .tile { display: flex; flex-direction: column; align-items: center; justify-content: center; gap: 2px; min-height: 52px; padding: 6px; border: 1.5px solid var(--rule); background: none; color: var(--ink); font: inherit; font-size: 15px; line-height: 1.15; text-align: center; cursor: pointer; }
 .tile[aria-pressed='true'] { border: 3px solid var(--ink); font-weight: 600; background: var(--faint); padding: 4.5px; }
-.tile[aria-pressed='true'] span::before { content: '✓ '; }
+.tile[aria-pressed='true'] span::before { content: '✓ ' / ''; }
 </style>

@@ -19,7 +19,7 @@ const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 const zoom = ref<number>()
 
-const viewport = computed(() => fitViewport(width.value, height.value, view.line.value?.height ?? 1.8, { zoom: zoom.value, ground: view.drawnMethod.value?.hole !== undefined }))
+const viewport = computed(() => fitViewport(width.value, height.value, view.line.value?.height ?? 1.8, { zoom: zoom.value, hole: view.drawnMethod.value?.hole?.depth }))
 const station = computed(() => view.post.value?.station ?? 0)
 const scale = computed(() => viewport.value.pixelsPerMetre)
 /** Half a screen more on each side, so that the glide shows no empty end. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { InputError } from '~~/core/errors'
-import { api, Refusal } from '~/outbox/api'
+import type { Refusal } from '~/outbox/api';
+import { api } from '~/outbox/api'
 import { usePreferencesStore } from '~/stores/preferences'
 
 /** Two ways into a job: make one with a straight line, or open a job file from the disk. */

@@ -27,6 +27,12 @@ export function overviewMarks(posts: readonly OverviewPost[], length: Metres, wi
   })
 }
 
+/** Posts of a long line are drawn thinner, so that gaps stay between them, px. */
+export function strokeOf(marks: readonly OverviewMark[], width: number): number {
+  const spacing = (width - 2 * MARGIN) / Math.max(1, marks.length - 1)
+  return Math.min(3, Math.max(0.8, spacing * 0.4))
+}
+
 /** Index of the post nearest to a place on the strip. */
 export function nearestPost(marks: readonly OverviewMark[], x: number): number {
   return marks.reduce((best, mark, i) => (Math.abs(mark.foot - x) < Math.abs(marks[best]!.foot - x) ? i : best), 0)

@@ -17,19 +17,22 @@ const ABOVE_SHARE = 0.62
 const ROOM_ABOVE: Metres = 0.45
 /** Under this height a drawing cannot show fence and hole at a readable scale: it shows one of them. */
 const LOW = 320
-const GROUND_SCALE = 105
+/** Then the hole comes first: this much lies above the ground, and this is free below the hole. */
+const ABOVE_HOLE_SHARE = 0.4
+const ROOM_BELOW: Metres = 0.42
 
 /**
  * A viewport in which the fence and the hole below it fit, at 100 to 160 px per metre where the
  * screen allows.
  *
- * @param wish `zoom` px per metre that a person asked for; `ground` when the hole matters more
- *   than the top of the fence
+ * @param wish `zoom` px per metre that a person asked for; `hole` depth of the hole that
+ *   matters more than the top of the fence, m
  */
-export function fitViewport(width: number, height: number, fenceHeight: Metres, wish: { zoom?: number; ground?: boolean } = {}): Viewport {
-  const { zoom, ground } = wish
-  if (height < LOW && ground && zoom === undefined) {
-    return { width, height, pixelsPerMetre: GROUND_SCALE, groundY: height * 0.42 }
+export function fitViewport(width: number, height: number, fenceHeight: Metres, wish: { zoom?: number; hole?: Metres } = {}): Viewport {
+  const { zoom, hole } = wish
+  if (height < LOW && hole !== undefined && zoom === undefined) {
+    const scale = (height * (1 - ABOVE_HOLE_SHARE)) / (hole + ROOM_BELOW)
+    return { width, height, pixelsPerMetre: Math.max(ZOOM.least, Math.min(160, scale)), groundY: height * ABOVE_HOLE_SHARE }
   }
   const aboveFits = (height * ABOVE_SHARE) / (fenceHeight + ROOM_ABOVE)
   const fitted = Math.min(160, Math.max(ZOOM.least, aboveFits))

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { api, Refusal, type ListedJob } from '~/outbox/api'
+import type { Refusal, ListedJob} from '~/outbox/api';
+import { api } from '~/outbox/api'
 import { storage } from '~/outbox/storage'
 import { jobSummary } from '~~/core/job/summary'
 

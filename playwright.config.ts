@@ -1,0 +1,18 @@
+import { defineConfig } from '@playwright/test'
+
+/* Run by `npm test`, which starts a server and a database of its own and passes the address. */
+export default defineConfig({
+  testDir: 'tests/end-to-end',
+  outputDir: '.vindex/end-to-end',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: process.env.VINDEX_E2E_REPORT ?? '.vindex/end-to-end.json' }]],
+  use: {
+    baseURL: process.env.VINDEX_ADDRESS ?? 'http://localhost:3000',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking'] },
+    serviceWorkers: 'allow',
+  },
+})

@@ -1,0 +1,75 @@
+import { expect, test } from '@playwright/test'
+import { answer, expectSaved, importJob, open, saveSign, trialJob } from './steps'
+
+test('two people write to the same reading: the second is shown both, and neither is lost', async ({ browser, request, baseURL }) => {
+  const id = await importJob(request, trialJob('Two at one post'))
+  const [first, second] = await Promise.all([0, 1].map(async () => (await browser.newContext({ baseURL })).newPage()))
+  for (const page of [first!, second!]) await open(page, `/jobs/${id}/look?post=T3`)
+
+  await answer(first!, 'at the ground line').click()
+  await expectSaved(first!)
+  await answer(second!, 'down in the soil').click()
+  await answer(second!, 'easily').click()
+
+  const conflict = second!.getByRole('alert', { name: 'Both changed the same thing' })
+  await expect(conflict).toBeVisible()
+  await expect(conflict.getByRole('button', { name: 'Keep yours: in the soil' })).toBeVisible()
+  await expect(conflict.getByRole('button', { name: 'Take theirs: at ground line' })).toBeVisible()
+  await expect(answer(second!, 'at the ground line')).toHaveAttribute('aria-pressed', 'true')
+  await expect(answer(second!, 'easily')).toHaveAttribute('aria-pressed', 'true')
+
+  // The choice outlives a reload.
+  await second!.reload()
+  await second!.getByRole('button', { name: /^Keep yours/ }).click()
+  await expectSaved(second!)
+  const { job } = await (await request.get(`/api/jobs/${id}`)).json()
+  expect(job.lines[0].posts[2].observations).toEqual({ pushPivot: 'in-the-soil', comesUpright: 'easily' })
+})
+
+test('edits of different readings meet without a word to choose', async ({ browser, request, baseURL }) => {
+  const id = await importJob(request, trialJob('Two readings'))
+  const [first, second] = await Promise.all([0, 1].map(async () => (await browser.newContext({ baseURL })).newPage()))
+  for (const page of [first!, second!]) await open(page, `/jobs/${id}/look?post=T3`)
+  await answer(first!, 'at the ground line').click()
+  await expectSaved(first!)
+  await answer(second!, 'with force').click()
+  await expect(second!.getByText('their edits and yours are both in')).toBeVisible()
+  await expectSaved(second!)
+  const { job } = await (await request.get(`/api/jobs/${id}`)).json()
+  expect(job.lines[0].posts[2].observations).toEqual({ pushPivot: 'at-ground-line', comesUpright: 'with-force' })
+})
+
+test('every edit can be undone and redone, after a reload too', async ({ page, request }) => {
+  const id = await importJob(request, trialJob('There and back'))
+  await open(page, `/jobs/${id}/look?post=T3`)
+  await answer(page, 'at the ground line').click()
+  await answer(page, 'easily').click()
+  await expectSaved(page)
+  await page.reload()
+  const easily = answer(page, 'easily')
+  await expect(easily).toHaveAttribute('aria-pressed', 'true')
+  await page.keyboard.press('z')
+  await expect(easily).toHaveAttribute('aria-pressed', 'false')
+  await page.keyboard.press('z')
+  await expect(answer(page, 'at the ground line')).toHaveAttribute('aria-pressed', 'false')
+  await page.keyboard.press('Shift+Z')
+  await page.keyboard.press('Shift+Z')
+  await expect(easily).toHaveAttribute('aria-pressed', 'true')
+  await expectSaved(page)
+})
+
+test('without a signal edits wait on the device, survive a reload and go when the signal is back', async ({ page, context, request }) => {
+  const id = await importJob(request, trialJob('No signal'))
+  await open(page, `/jobs/${id}/look?post=T3`)
+  await page.route('**/api/**', (route) => route.abort())
+  await answer(page, 'at the ground line').click()
+  await answer(page, 'easily').click()
+  await expect(saveSign(page)).toHaveText('2 waiting to send')
+  await page.reload()
+  await expect(answer(page, 'easily')).toHaveAttribute('aria-pressed', 'true')
+  await expect(saveSign(page)).toHaveText('2 waiting to send')
+  await page.unroute('**/api/**')
+  await expectSaved(page)
+  const { job } = await (await context.request.get(`/api/jobs/${id}`)).json()
+  expect(job.lines[0].posts[2].observations).toEqual({ pushPivot: 'at-ground-line', comesUpright: 'easily' })
+})

@@ -1,0 +1,65 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { importJob, open, trialJob } from './steps'
+
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 360, height: 740 },
+]
+
+for (const viewport of SIZES) {
+  test(`nothing serious for axe on any screen at ${viewport.width} × ${viewport.height}`, async ({ page, request }) => {
+    await page.setViewportSize(viewport)
+    const job = trialJob(`Axe at ${viewport.width}`)
+    job.lines[0]!.posts[2]!.observations = { pushPivot: 'at-ground-line', probeAtGround: 0.03, lean: { offset: 0.05, over: 1.2, direction: 0 } }
+    const id = await importJob(request, job)
+    for (const path of ['/', ...['look', 'cause', 'repair', 'hole', 'sheet'].map((place) => `/jobs/${id}/${place}?post=T3`)]) {
+      await open(page, path)
+      await expect(page.getByRole('heading').first()).toBeAttached()
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      expect(serious.map(({ id: rule, nodes }) => `${path}: ${rule} ${nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([])
+    }
+  })
+}
+
+test('the long line draws and walks', async ({ page }) => {
+  await open(page, '/')
+  await page.getByRole('link', { name: /Flood bank, the long boundary Sedgewater/ }).click()
+  await expect(page.getByRole('heading', { name: 'F1: what do you see?' })).toBeVisible()
+  for (let step = 2; step <= 9; step++) {
+    await page.keyboard.press('ArrowRight')
+    await expect(page.getByRole('heading', { name: `F${step}: what do you see?` })).toBeVisible()
+  }
+  await expect(page.getByRole('img', { name: /Post F9, failed; as it stands/ })).toBeVisible()
+  await page.getByRole('img', { name: 'Flood bank: 120 posts' }).click({ position: { x: 1274, y: 40 } })
+  await expect(page.getByRole('heading', { name: 'F120: what do you see?' })).toBeVisible()
+})
+
+test('find goes to any post, place or unit by its name', async ({ page, request }) => {
+  const id = await importJob(request, trialJob('Finding'))
+  await open(page, `/jobs/${id}/look?post=T1`)
+  await expect(page.getByRole('heading', { name: 'T1: what do you see?' })).toBeVisible()
+  await page.keyboard.press('/')
+  await page.getByRole('combobox', { name: 'Find a post, or do anything' }).fill('post t4')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'T4: what do you see?' })).toBeVisible()
+  await page.keyboard.press('u')
+  await page.keyboard.press('5')
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('11 13⁄16″')
+})
+
+test('a job is made from nothing, and its fields say what is wrong', async ({ page }) => {
+  await open(page, '/')
+  await page.getByRole('button', { name: 'New job' }).click()
+  await page.getByLabel('Bay, post to post').fill('far')
+  await page.getByRole('button', { name: 'Make it' }).click()
+  await expect(page.getByText(/bay is "far"; it must be a length/)).toBeVisible()
+  await page.getByLabel('Bay, post to post').fill('8 ft')
+  await page.getByRole('button', { name: 'Make it' }).click()
+  await expect(page.getByText(/name is ""; it must be text of 1 to 200 letters/)).toBeVisible()
+  await page.getByLabel('What is it called?').fill('Back fence')
+  await page.getByRole('button', { name: 'Make it' }).click()
+  await expect(page.getByRole('heading', { name: 'A1: what do you see?' })).toBeVisible()
+  await expect(page.getByText('Back fence')).toBeVisible()
+})

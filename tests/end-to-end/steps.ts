@@ -1,0 +1,36 @@
+import { expect, type APIRequestContext, type Page } from '@playwright/test'
+import type { Job } from '../../core/job/types'
+
+/* Steps that several end-to-end tests share. Each test makes a job of its own. */
+
+/** A rotted post between sound ones, with nothing recorded yet on the middle one. */
+export function trialJob(name: string): Job {
+  const sound = { observations: { pushPivot: 'nothing-moves', probeAtGround: 0 }, soil: 'firm-clay', ageYears: 14 }
+  return {
+    format: 'vindex-job',
+    version: 1,
+    name,
+    site: { name: 'Sedgewater', exposure: 'open', shelter: 0.7, gust50: 38, frostDepth: 0.45, minimumDepth: 0.6 },
+    lines: [{ id: 'T', kind: 'close-boarded', height: 1.8, gap: 0.05, length: 9.6, posts: [0, 2.4, 4.8, 7.2, 9.6].map((station, i) => ({ id: `T${i + 1}`, station, ...(i === 2 ? { soil: 'firm-clay', ageYears: 14 } : sound) })) }],
+  }
+}
+
+export async function importJob(request: APIRequestContext, job: Job): Promise<string> {
+  const answer = await request.post('/api/jobs/import', { data: job })
+  expect(answer.status()).toBe(201)
+  return ((await answer.json()) as { id: string }).id
+}
+
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path)
+  await expect(page.locator('html')).toHaveAttribute('data-ready', 'true')
+}
+
+/** One answer of a question in Look. */
+export const answer = (page: Page, words: string) => page.getByRole('button', { name: words, exact: true })
+
+export const saveSign = (page: Page) => page.locator('[data-sign]')
+
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(saveSign(page)).toHaveText('all saved')
+}
