@@ -21,7 +21,10 @@ export const useJobView = createSharedComposable(() => {
   const plan = computed(() => store.job && planJob(store.job))
 
   const posts = computed(() => resolved.value?.lines.flatMap((line) => line.posts.map((post) => ({ line, post }))) ?? [])
-  const index = computed(() => Math.max(0, posts.value.findIndex(({ post }) => post.id === route.value.query.post)))
+  /** Set at once: two quick steps must not both start from the address, which follows later. */
+  const chosenId = ref<unknown>()
+  watch(() => [route.value.params.id, route.value.query.post], () => (chosenId.value = route.value.query.post), { immediate: true })
+  const index = computed(() => Math.max(0, posts.value.findIndex(({ post }) => post.id === chosenId.value)))
   const line = computed<ResolvedLine | undefined>(() => posts.value[index.value]?.line)
   const post = computed<ResolvedPost | undefined>(() => posts.value[index.value]?.post)
   const postPlan = computed<PostPlan | undefined>(() => plan.value?.posts[index.value])
@@ -39,6 +42,7 @@ export const useJobView = createSharedComposable(() => {
   watch(() => post.value?.id, () => (previewed.value = undefined))
 
   function choose(id: string): void {
+    chosenId.value = id
     void router.replace({ query: { ...route.value.query, post: id } })
   }
   function walk(by: number): void {
@@ -46,7 +50,7 @@ export const useJobView = createSharedComposable(() => {
     if (next) choose(next.post.id)
   }
   function goTo(place: string): void {
-    void router.push({ path: `/jobs/${store.id}/${place}`, query: route.value.query })
+    void router.push({ path: `/jobs/${store.id}/${place}`, query: { ...route.value.query, post: post.value?.id } })
   }
 
   /** Where commands on the chosen post go. */

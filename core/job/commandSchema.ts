@@ -1,7 +1,7 @@
-import { array, mixed, number, object, string, ValidationError } from 'yup'
-import { InputError } from '../errors'
+import { array, mixed, number, object, string } from 'yup'
 import { COMMAND_NAMES, type Command, type CommandBatch } from './commands'
 import { OBSERVATION_VALUES } from './types'
+import { violationsOf } from './violations'
 
 /** Keys that each command may write to; the job as a whole is checked after it. */
 const KEYS: Partial<Record<Command['name'], readonly string[]>> = {
@@ -35,10 +35,7 @@ const batchSchema = object({
 
 /** @throws InputError for the first thing that is wrong */
 export function readBatch(body: unknown): CommandBatch & { version: number } {
-  try {
-    return batchSchema.validateSync(body, { strict: true }) as unknown as CommandBatch & { version: number }
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error
-    throw new InputError(error.path || 'body', error.value, error.message)
-  }
+  const [first] = violationsOf(batchSchema, body, 'body')
+  if (first) throw first
+  return body as CommandBatch & { version: number }
 }

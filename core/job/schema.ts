@@ -1,4 +1,4 @@
-import { array, boolean, lazy, mixed, number, object, string, ValidationError, type AnyObject } from 'yup'
+import { array, boolean, lazy, mixed, number, object, string, type AnyObject } from 'yup'
 import { InputError } from '../errors'
 import {
   DUTIES,
@@ -12,6 +12,7 @@ import {
   SEASONS,
   type Job,
 } from './types'
+import { violationsOf } from './violations'
 
 /*
  * What a job file may hold. Unknown keys are kept. Nothing is coerced: a length typed as text
@@ -175,13 +176,8 @@ export interface KnownKeys {
 export function checkJob(document: unknown, known: KnownKeys): InputError[] {
   const newer = newerVersion(document)
   if (newer) return [newer]
-  try {
-    jobSchema.validateSync(document, { abortEarly: false, strict: true })
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error
-    const all = error.inner.length > 0 ? error.inner : [error]
-    return all.map((each) => new InputError(each.path || 'document', each.value, each.message))
-  }
+  const violations = violationsOf(jobSchema, document, 'document')
+  if (violations.length > 0) return violations
   return [...checkOrder(document as Job), ...checkKeys(document as Job, known)]
 }
 

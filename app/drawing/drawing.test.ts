@@ -1,0 +1,132 @@
+import { describe, expect, it } from 'vitest'
+import { withAssumptions } from '~~/core/job/assume'
+import { plan } from '~~/core/job/plan'
+import type { Post } from '~~/core/job/types'
+import { jobOf, runOfPosts, tables } from '~~/core/testing'
+import { conflictSubject, conflictValue } from './conflictWords'
+import { describeSection } from './describe'
+import type { Point } from './geometry'
+import { methodRow, standingRow } from './gustRows'
+import { gustScaleModel } from './gustScaleModel'
+import { lineModel } from './lineModel'
+import { nearestPost, overviewMarks } from './overviewModel'
+import { sectionModel } from './sectionModel'
+import { fitViewport, svgPoints } from './viewport'
+
+const rotted: Partial<Post> = {
+  footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.6 },
+  observations: { pushPivot: 'at-ground-line', probeAtGround: 0.03, lean: { offset: -0.06, over: 1.2, direction: 0 } },
+}
+const job = jobOf({ ...runOfPosts(5, 2.4, (i) => (i === 2 ? rotted : {})), height: 1.8 })
+const line = withAssumptions(job, tables).lines[0]!
+const post = line.posts[2]!
+const postPlan = plan(job, tables).posts[2]!
+const methodOf = (key: string) => postPlan.methods.find((method) => method.method === key)!
+
+const extent = (points: readonly Point[]) => ({
+  left: Math.min(...points.map(([x]) => x)),
+  right: Math.max(...points.map(([x]) => x)),
+  bottom: Math.min(...points.map(([, y]) => y)),
+  top: Math.max(...points.map(([, y]) => y)),
+})
+
+describe('the section', () => {
+  it('leans the post as measured and says by how much', () => {
+    const section = sectionModel(line, post, tables.parts)
+    const shape = section.shapes.find((each) => each.key === 'post')!
+    expect(shape.outline).toBe('broken')
+    expect(extent(shape.points)).toMatchObject({ bottom: 0, top: 1.8 })
+    expect(extent(shape.points).left).toBeCloseTo(-0.05 - 0.05 * 1.8, 9)
+    expect(section.dimensions.find((each) => each.key === 'lean')!.length).toBeCloseTo(0.09, 9)
+    expect(section.plumb).toBeDefined()
+    expect(section.shapes.filter((each) => each.matter === 'decay')).toHaveLength(2)
+  })
+
+  it('draws the hole of a repair in its own measures', () => {
+    const method = methodOf('repair-spur')
+    const section = sectionModel(line, post, tables.parts, method)
+    const { hole } = method
+    const fill = extent(section.shapes.find((each) => each.key === 'fill')!.points)
+    expect(fill.right - fill.left).toBeCloseTo(hole!.diameter, 9)
+    expect(fill.bottom).toBeCloseTo(-hole!.footingBottom, 9)
+    expect(extent(section.shapes.find((each) => each.key === 'stone')!.points).bottom).toBeCloseTo(-hole!.depth, 9)
+    expect(section.dimensions.map((each) => each.key)).toEqual(expect.arrayContaining(['depth', 'diameter', 'spur-above']))
+    expect(section.shapes.filter((each) => each.key.startsWith('fixing'))).toHaveLength(2)
+  })
+
+  it.each(['recast-footing', 'new-post-concrete', 'steel-pin'])('draws %s with the post upright', (key) => {
+    const section = sectionModel(line, post, tables.parts, methodOf(key))
+    const upright = extent(section.shapes.find((each) => each.key === 'post')!.points)
+    expect(upright.right + upright.left).toBeCloseTo(0, 9)
+    expect(upright.top).toBe(1.8)
+  })
+
+  it('stands in words too', () => {
+    const words = describeSection(post, sectionModel(line, post, tables.parts), (length) => `${length.toFixed(2)} m`)
+    expect(words).toBe('Post A3, failed; as it stands; off plumb 0.09 m; footing down to 0.60 m; soft wood')
+  })
+})
+
+describe('the line', () => {
+  it('draws what is in sight, and cuts the cladding away beside the chosen post', () => {
+    const model = lineModel(line, 'A3', 3, 7, false)
+    expect(model.posts.map((each) => each.id)).toEqual(['A2', 'A4'])
+    const before = model.bays.find((bay) => bay.key === 'A2-A3')!
+    expect(extent(before.area).bottom).toBe(line.gap)
+    expect(Math.max(...before.area.filter(([, y]) => y === line.gap).map(([x]) => x))).toBeLessThan(4.8 - 0.25)
+  })
+
+  it('stands the boards plumb beside a repair', () => {
+    const corner = (repaired: boolean) => lineModel(line, 'A3', 3, 7, repaired).bays[0]!.area
+    const lean = (area: readonly Point[]) => area[2]![0] - area[1]![0]
+    expect(lean(corner(false))).toBeLessThan(-0.05)
+    expect(lean(corner(true))).toBeCloseTo(0, 9)
+  })
+})
+
+describe('scale', () => {
+  it('is the same in both directions', () => {
+    const viewport = fitViewport(760, 620, 1.8)
+    expect(viewport.pixelsPerMetre).toBeGreaterThanOrEqual(100)
+    expect(viewport.pixelsPerMetre).toBeLessThanOrEqual(160)
+    const [a, b] = svgPoints([[0, 0], [1, 1]], viewport, 2).split(' ').map((pair) => pair.split(',').map(Number))
+    expect(b![0]! - a![0]!).toBeCloseTo(viewport.pixelsPerMetre, 0)
+    expect(a![1]! - b![1]!).toBeCloseTo(viewport.pixelsPerMetre, 0)
+  })
+
+  it('shows the whole hole on a low screen', () => {
+    const { pixelsPerMetre, groundY, height } = fitViewport(360, 206, 1.8, { hole: 0.9 })
+    expect(groundY + (0.9 + 0.3) * pixelsPerMetre).toBeLessThanOrEqual(height)
+  })
+
+  it('finds the post under a finger on the overview', () => {
+    const marks = overviewMarks([0, 2.4, 4.8].map((station) => ({ station, state: 'sound' as const, lean: 0 })), 4.8, 500, 40)
+    expect(marks.map((mark) => mark.foot)).toEqual([10, 250, 490])
+    expect(nearestPost(marks, 260)).toBe(1)
+  })
+})
+
+describe('the gust scale', () => {
+  it('puts target, ticks and return periods in order', () => {
+    const model = gustScaleModel([{ over: 44 }], 38, 38)
+    expect(model.end).toBe(50)
+    expect(model.ticks.map((tick) => tick.gust)).toEqual([10, 20, 30, 40, 50])
+    expect(model.target).toBeCloseTo(38 / 50, 9)
+    expect(model.years.map((year) => year.at)).toEqual([...model.years.map((year) => year.at)].sort())
+    expect(model.place(Infinity)).toBe(1)
+  })
+
+  it('takes its rows from the plan as they are', () => {
+    const spur = methodOf('repair-spur')
+    expect(methodRow(spur)).toMatchObject({ key: 'repair-spur', over: spur.holdingGust, refused: undefined })
+    expect(methodRow(methodOf('recast-footing')).refused).toContain('soft')
+    expect(standingRow(postPlan).over).toBe(postPlan.standing.holdingGust)
+  })
+})
+
+it('words of a conflict name the post and the reading', () => {
+  const mine = { name: 'setReading', line: 'A', post: 'A3', key: 'probeAtGround', value: 0.02 } as const
+  expect(conflictSubject(mine)).toBe('A3 › observations › probe at ground')
+  expect(conflictValue(mine, (length) => `${length} m`)).toBe('0.02 m')
+  expect(conflictValue({ ...mine, value: null }, String)).toBe('taken back')
+})

@@ -1,0 +1,61 @@
+import { chromium } from '@playwright/test'
+import { join } from 'node:path'
+import { ensureBuild } from '../scripts/lib/build.mjs'
+import { freePort, startDatabase } from '../scripts/lib/database.mjs'
+import { state } from '../scripts/lib/paths.mjs'
+import { recreate } from '../scripts/lib/schemas.mjs'
+import { startServer } from '../scripts/lib/server.mjs'
+
+const RUNS = 5
+const STEPS = 30
+
+/** What a person waits for, in a browser that has never been here: medians, ms. */
+export async function pageFigures(): Promise<[name: string, milliseconds: number][]> {
+  const build = await ensureBuild()
+  const database = await startDatabase(join(state, 'bench-database'))
+  await recreate(database.url('vindex'))
+  const server = await startServer({ build, databaseUrl: database.url('vindex'), port: await freePort(), seedDemo: true })
+  try {
+    const first: number[] = []
+    const walk: number[] = []
+    for (let run = 0; run < RUNS; run++) {
+      const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] })
+      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+      const began = performance.now()
+      await page.goto(server.address)
+      await page.getByRole('link', { name: /Flood bank, the long boundary Sedgewater/ }).waitFor()
+      first.push(performance.now() - began)
+      if (run === RUNS - 1) {
+        await page.getByRole('link', { name: /Flood bank, the long boundary Sedgewater/ }).click()
+        await page.getByRole('heading', { name: 'F1: what do you see?' }).waitFor()
+        walk.push(...(await page.evaluate(stepTimes, STEPS)))
+      }
+      await browser.close()
+    }
+    return [
+      ['first page, cold browser, jobs listed', median(first)],
+      ['next post of the 120-post line, key to picture', median(walk)],
+      ['  slowest of those steps', Math.max(...walk)],
+    ]
+  } finally {
+    await server.stop()
+    await database.stop()
+  }
+}
+
+/** In the page: the time from the key to the frame in which the drawing shows the next post. */
+async function stepTimes(steps: number): Promise<number[]> {
+  const title = () => document.querySelector('h2')?.textContent ?? ''
+  const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
+  const times: number[] = []
+  for (let step = 0; step < steps; step++) {
+    const before = title()
+    const began = performance.now()
+    document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }))
+    while (title() === before) await frame()
+    times.push(performance.now() - began)
+  }
+  return times
+}
+
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!

@@ -1,0 +1,49 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { describe, expect, it } from 'vitest'
+import { demoJobs } from '../data/demo/jobs'
+
+const folder = mkdtempSync(join(tmpdir(), 'vindex-'))
+const jobFile = join(folder, 'job.json')
+writeFileSync(jobFile, JSON.stringify(demoJobs().at(-1)))
+
+function vindex(words: string[], input = '') {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['cli/start.mjs', ...words], { input, encoding: 'utf8' })
+  return { status, stdout, stderr }
+}
+
+describe('the vindex command', () => {
+  it('calculates from a word or from standard input', () => {
+    const input = '{"depth":0.76,"height":0.94,"width":0.25,"lateral":23563}'
+    const said = vindex(['calc', 'code-force', input])
+    expect(said.status).toBe(0)
+    expect(JSON.parse(said.stdout).force).toBeCloseTo(412.8, 1)
+    expect(vindex(['calc', 'code-force', '-'], input).stdout).toBe(said.stdout)
+  })
+
+  it('plans and checks a job file', () => {
+    const plan = JSON.parse(vindex(['plan', jobFile]).stdout)
+    expect(plan).toMatchObject({ format: 'vindex-plan', version: 1 })
+    expect(plan.posts).toHaveLength(20)
+    expect(vindex(['check', jobFile])).toMatchObject({ status: 0, stdout: 'Bank side after the March storm: a valid job file\n' })
+  })
+
+  it('lists every calculation', () => {
+    expect(vindex(['calc']).stdout).toContain('post-in-ground: what the ground holds of a rigid post')
+  })
+
+  it.each([
+    [['calc', 'code-force', '{"depth":-1,"height":1,"width":0.3,"lateral":20000}'], 'vindex: depth is -1; it must be a number from 0.05 to 20 m\n'],
+    [['calc', 'code-force', '{'], /^vindex: input is "\{"; it must be JSON \(.*\)\n$/],
+    [['plan', '/nowhere.json'], 'vindex: file is "/nowhere.json"; it must be a file that can be read\n'],
+    [['dig'], /^vindex: command is "dig"; it must be vindex plan/],
+  ])('answers bad input by one line and exit code 2: %j', (words, line) => {
+    const said = vindex(words)
+    expect(said.status).toBe(2)
+    expect(said.stdout).toBe('')
+    expect(said.stderr.trimEnd().split('\n')).toHaveLength(1)
+    expect(said.stderr).toEqual(typeof line === 'string' ? line : expect.stringMatching(line))
+  })
+})
