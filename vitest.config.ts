@@ -9,7 +9,10 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        test: { name: 'unit', include: ['core/**/*.test.ts', 'data/**/*.test.ts', 'cli/**/*.test.ts', 'app/**/*.test.ts'] },
+        test: {
+          name: 'unit',
+          include: ['core/**/*.test.ts', 'data/**/*.test.ts', 'cli/**/*.test.ts', 'app/**/*.test.ts'],
+        },
       },
       {
         extends: true,

@@ -2,7 +2,8 @@ import type { Answer } from '~/components/AnswerTiles.vue'
 
 /* Short words of the trade for the keys of the job document. */
 
-const answers = (words: Record<string, string>): Answer[] => Object.entries(words).map(([value, text]) => ({ value, words: text }))
+const answers = (words: Record<string, string>): Answer[] =>
+  Object.entries(words).map(([value, text]) => ({ value, words: text }))
 
 export const PUSH_PIVOT = answers({
   'at-ground-line': 'at the ground line',
@@ -70,7 +71,11 @@ export const FOOTING_ITEMS = items({
   plate: 'Plate on a slab',
   sleeve: 'Ground sleeve',
 })
-export const EXPOSURE_ITEMS = items({ sheltered: 'Sheltered: houses, trees', open: 'Open country', waterside: 'Waterside' })
+export const EXPOSURE_ITEMS = items({
+  sheltered: 'Sheltered: houses, trees',
+  open: 'Open country',
+  waterside: 'Waterside',
+})
 
 /** How strongly a reading speaks, from its decibans. */
 export function strengthWords(decibans: number): string {

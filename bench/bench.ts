@@ -36,7 +36,12 @@ function unevenLine(count: number): Job {
           soil: soils[i % soils.length]!.key,
           length: 2.4 + (i % 17) * 0.01,
           ageYears: i % 20,
-          footing: { kind: 'concrete' as const, diameter: 0.2 + (i % 11) * 0.01, top: 0.05, bottom: 0.5 + (i % 7) * 0.01 },
+          footing: {
+            kind: 'concrete' as const,
+            diameter: 0.2 + (i % 11) * 0.01,
+            top: 0.05,
+            bottom: 0.5 + (i % 7) * 0.01,
+          },
           observations: { pushPivot: 'at-ground-line', probeAtGround: (i % 5) * 0.01, comesUpright: 'easily' },
         })),
       },
@@ -50,24 +55,37 @@ function report(name: string, value: number, unit: string): void {
 
 const soil = tables.soils.find((each) => each.key === 'firm-clay') as Soil
 const post = { soil, saturated: false, ignoredTop: 0, segments: [{ top: 0, bottom: 0.6, width: 0.25 }], height: 0.94 }
-report('over, lean and code of one post in the ground', milliseconds(() => groundCapacity(post), 2000), 'ms')
+report(
+  'over, lean and code of one post in the ground',
+  milliseconds(() => groundCapacity(post), 2000),
+  'ms',
+)
 
 const times = [15, 30, 60, 120, 240].map((count) => {
   const job = unevenLine(count)
   return [count, milliseconds(() => plan(job, tables), 15)] as const
 })
 for (const [count, time] of times) report(`plan() of ${count} posts, every one different`, time, 'ms')
-const [[fewest, least]] = times as [readonly [number, number]]
-for (const [count, time] of times.slice(1)) report(`  cost of ${count} posts over ${fewest}, for each post`, time / least / (count / fewest), 'times')
+const [, [fewest, least]] = times as [unknown, readonly [number, number]]
+for (const [count, time] of times.slice(2))
+  report(`  cost of ${count} posts over ${fewest}, for each post`, time / least / (count / fewest), 'times')
 
 const [longBank] = demoJobs()
-report('plan() of the 120-post demo line', milliseconds(() => plan(longBank!, tables), 15), 'ms')
+report(
+  'plan() of the 120-post demo line',
+  milliseconds(() => plan(longBank!, tables), 15),
+  'ms',
+)
 const remembering = planner(tables)
 let turn = 0
-report('  after an edit of one of its posts', milliseconds(() => {
-  const job = structuredClone(longBank!)
-  job.lines[0]!.posts[60]!.ageYears = turn++ % 50
-  return remembering(job)
-}, 30), 'ms')
+report(
+  '  after an edit of one of its posts',
+  milliseconds(() => {
+    const job = structuredClone(longBank!)
+    job.lines[0]!.posts[60]!.ageYears = turn++ % 50
+    return remembering(job)
+  }, 30),
+  'ms',
+)
 
 for (const [name, value] of await pageFigures()) report(name, value, 'ms')

@@ -14,7 +14,12 @@ export async function pageFigures(): Promise<[name: string, milliseconds: number
   const build = await ensureBuild()
   const database = await startDatabase(join(state, 'bench-database'))
   await recreate(database.url('vindex'))
-  const server = await startServer({ build, databaseUrl: database.url('vindex'), port: await freePort(), seedDemo: true })
+  const server = await startServer({
+    build,
+    databaseUrl: database.url('vindex'),
+    port: await freePort(),
+    seedDemo: true,
+  })
   try {
     const first: number[] = []
     const walk: number[] = []

@@ -10,7 +10,10 @@ const jobFile = join(folder, 'job.json')
 writeFileSync(jobFile, JSON.stringify(demoJobs().at(-1)))
 
 function vindex(words: string[], input = '') {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['cli/start.mjs', ...words], { input, encoding: 'utf8' })
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['cli/start.mjs', ...words], {
+    input,
+    encoding: 'utf8',
+  })
   return { status, stdout, stderr }
 }
 
@@ -27,7 +30,10 @@ describe('the vindex command', () => {
     const plan = JSON.parse(vindex(['plan', jobFile]).stdout)
     expect(plan).toMatchObject({ format: 'vindex-plan', version: 1 })
     expect(plan.posts).toHaveLength(20)
-    expect(vindex(['check', jobFile])).toMatchObject({ status: 0, stdout: 'Bank side after the March storm: a valid job file\n' })
+    expect(vindex(['check', jobFile])).toMatchObject({
+      status: 0,
+      stdout: 'Bank side after the March storm: a valid job file\n',
+    })
   })
 
   it('lists every calculation', () => {
@@ -35,7 +41,10 @@ describe('the vindex command', () => {
   })
 
   it.each([
-    [['calc', 'code-force', '{"depth":-1,"height":1,"width":0.3,"lateral":20000}'], 'vindex: depth is -1; it must be a number from 0.05 to 20 m\n'],
+    [
+      ['calc', 'code-force', '{"depth":-1,"height":1,"width":0.3,"lateral":20000}'],
+      'vindex: depth is -1; it must be a number from 0.05 to 20 m\n',
+    ],
     [['calc', 'code-force', '{'], /^vindex: input is "\{"; it must be JSON \(.*\)\n$/],
     [['plan', '/nowhere.json'], 'vindex: file is "/nowhere.json"; it must be a file that can be read\n'],
     [['dig'], /^vindex: command is "dig"; it must be vindex plan/],

@@ -32,13 +32,7 @@ function describe(value: unknown): string {
  * @throws InputError when `value` is no finite number within the range
  * @example requireNumber('height', 1.8, 0.3, 4, 'm') // 1.8
  */
-export function requireNumber(
-  key: string,
-  value: unknown,
-  minimum: number,
-  maximum: number,
-  unit = '',
-): number {
+export function requireNumber(key: string, value: unknown, minimum: number, maximum: number, unit = ''): number {
   const range = `a number from ${minimum} to ${maximum}${unit ? ` ${unit}` : ''}`
   if (typeof value !== 'number' || !Number.isFinite(value)) throw new InputError(key, value, range)
   if (value < minimum || value > maximum) throw new InputError(key, value, range)
@@ -46,11 +40,7 @@ export function requireNumber(
 }
 
 /** @throws InputError when `value` is none of `choices` */
-export function requireChoice<T extends string>(
-  key: string,
-  value: unknown,
-  choices: readonly T[],
-): T {
+export function requireChoice<T extends string>(key: string, value: unknown, choices: readonly T[]): T {
   if (choices.includes(value as T)) return value as T
   throw new InputError(key, value, `one of ${choices.join(', ')}`)
 }

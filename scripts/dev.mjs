@@ -12,7 +12,12 @@ database.create('vindex')
 const nuxt = spawn('npx', ['--no-install', 'nuxt', 'dev'], {
   cwd: root,
   stdio: 'inherit',
-  env: { ...process.env, NUXT_DATABASE_URL: database.url('vindex'), NUXT_SEED_DEMO: 'true', NUXT_TELEMETRY_DISABLED: '1' },
+  env: {
+    ...process.env,
+    NUXT_DATABASE_URL: database.url('vindex'),
+    NUXT_SEED_DEMO: 'true',
+    NUXT_TELEMETRY_DISABLED: '1',
+  },
 })
 const stop = () => nuxt.kill('SIGTERM')
 process.on('SIGINT', stop)

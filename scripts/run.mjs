@@ -7,6 +7,14 @@ import { build } from 'esbuild'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 
+/** Plain modules know their own place in the checkout, so they are not bundled. */
+function keepScripts(bundler) {
+  bundler.onResolve({ filter: /^\..*\.mjs$/ }, ({ path, resolveDir }) => ({
+    path: pathToFileURL(resolve(resolveDir, path)).href,
+    external: true,
+  }))
+}
+
 /** @returns the program's exports */
 export async function runTypeScript(entry) {
   // Beside node_modules, so that packages left outside the bundle are found.
@@ -26,6 +34,7 @@ export async function runTypeScript(entry) {
     target: 'node20',
     packages: 'external',
     logLevel: 'error',
+    plugins: [{ name: 'scripts-as-they-are', setup: keepScripts }],
   })
   return import(pathToFileURL(join(outdir, basename(entry).replace(/\.ts$/, '.mjs'))).href)
 }

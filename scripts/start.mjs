@@ -45,11 +45,17 @@ try {
     databaseUrl = database.url(NAME)
   }
   const port = await freePort(WANTED_PORT, HOST).catch(() => freePort(0, HOST))
-  const server = await step('starting the server', () => startServer({ build, databaseUrl, host: HOST, port, seedDemo: true }))
+  const server = await step('starting the server', () =>
+    startServer({ build, databaseUrl, host: HOST, port, seedDemo: true }),
+  )
   opened.push(server)
   writeFileSync(running, JSON.stringify({ pid: process.pid, address: server.address }))
   say(`open ${server.address}`)
-  say(HOST === '127.0.0.1' ? 'only this machine can reach it; HOST=0.0.0.0 opens it to your network' : `anyone who can reach ${HOST} can read and change every job: there is no sign-in yet`)
+  say(
+    HOST === '127.0.0.1'
+      ? 'only this machine can reach it; HOST=0.0.0.0 opens it to your network'
+      : `anyone who can reach ${HOST} can read and change every job: there is no sign-in yet`,
+  )
   say('Ctrl-C stops the server and its database')
   await server.ended
   await close(closing ? 0 : 1)

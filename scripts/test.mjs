@@ -19,10 +19,23 @@ mkdirSync(reports, { recursive: true })
 
 // Each check stands for one test in the closing line.
 await check('lint', ['eslint', '.'])
-await check('import directions', ['depcruise', '--config', '.dependency-cruiser.cjs', 'app', 'core', 'server', 'cli', 'data', 'database'])
+await check('format', ['prettier', '--check', '--log-level=warn', '.'])
+await check('import directions', [
+  'depcruise',
+  '--config',
+  '.dependency-cruiser.cjs',
+  'app',
+  'core',
+  'server',
+  'cli',
+  'data',
+  'database',
+])
 await check('types', ['vue-tsc', '-b', '--noEmit'])
 
-const database = process.env.DATABASE_URL ? undefined : await step('starting a database for the tests', () => startDatabase(join(state, 'test-database')))
+const database = process.env.DATABASE_URL
+  ? undefined
+  : await step('starting a database for the tests', () => startDatabase(join(state, 'test-database')))
 const databaseUrl = (name) => {
   if (database) return database.url(name)
   const url = new URL(process.env.DATABASE_URL)
@@ -47,7 +60,9 @@ async function check(name, words) {
 async function runVitest() {
   const report = join(reports, 'vitest.json')
   const env = { VINDEX_TEST_DATABASE: databaseUrl('mysql') }
-  const ok = await step('unit and server tests', () => succeeds(['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], env))
+  const ok = await step('unit and server tests', () =>
+    succeeds(['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], env),
+  )
   const { numPassedTests = 0, numFailedTests = 0 } = read(report)
   add(numPassedTests, numFailedTests, ok)
 }
@@ -77,7 +92,11 @@ function add(passed, failed, ok) {
 }
 
 function succeeds(words, env = {}) {
-  const result = spawnSync('npx', ['--no-install', ...words], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', ...env } })
+  const result = spawnSync('npx', ['--no-install', ...words], {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', ...env },
+  })
   return result.status === 0
 }
 

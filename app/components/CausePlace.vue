@@ -15,11 +15,16 @@ const listed = computed(() => diagnosis.value.causes.filter((cause) => cause.pro
 const impossible = computed(() => diagnosis.value.causes.filter((cause) => cause.impossible))
 const open = ref<string>()
 const anything = computed(() => diagnosis.value.leading.length > 0)
-const leading = computed(() => diagnosis.value.leading.map((key) => diagnosis.value.causes.find((cause) => cause.cause === key)!))
+const leading = computed(() =>
+  diagnosis.value.leading.map((key) => diagnosis.value.causes.find((cause) => cause.cause === key)!),
+)
 const whatOf = (key: string) => tables.causes.causes.find((cause) => cause.key === key)?.what
 const rows = computed(() => [standingRow(view.postPlan.value!)])
 const years = computed(() => standing.value.links.find((link) => link.link === standing.value.weakest)?.returnYears)
-watch(() => view.post.value?.id, () => (open.value = undefined))
+watch(
+  () => view.post.value?.id,
+  () => (open.value = undefined),
+)
 </script>
 
 <template>
@@ -33,7 +38,8 @@ watch(() => view.post.value?.id, () => (open.value = undefined))
     <template v-else>
       <div class="leading">
         <p v-for="(cause, i) in leading" :key="cause.cause">
-          <strong class="measure lead">{{ i > 0 ? 'and ' : '' }}{{ cause.name }}</strong>, {{ inHundred(cause.probability) }}.
+          <strong class="measure lead">{{ i > 0 ? 'and ' : '' }}{{ cause.name }}</strong
+          >, {{ inHundred(cause.probability) }}.
           {{ whatOf(cause.cause) }}
         </p>
         <p v-if="!diagnosis.settled" class="string-words">Not settled yet: make the next check before you choose.</p>
@@ -41,7 +47,12 @@ watch(() => view.post.value?.id, () => (open.value = undefined))
       <div class="panel-section">
         <ul class="causes">
           <li v-for="cause in listed" :key="cause.cause">
-            <button type="button" class="cause" :aria-expanded="open === cause.cause" @click="open = open === cause.cause ? undefined : cause.cause">
+            <button
+              type="button"
+              class="cause"
+              :aria-expanded="open === cause.cause"
+              @click="open = open === cause.cause ? undefined : cause.cause"
+            >
               <span class="grow">{{ cause.name }}</span>
               <span class="soft">{{ inHundred(cause.probability) }}</span>
               <span class="bar" aria-hidden="true"><span :style="{ width: `${cause.probability * 100}%` }" /></span>
@@ -53,14 +64,21 @@ watch(() => view.post.value?.id, () => (open.value = undefined))
             </ul>
           </li>
         </ul>
-        <p class="soft small">Tap a cause for its reasons. <template v-if="impossible.length">Cannot be: {{ impossible.map((cause) => cause.name.toLowerCase()).join(', ') }}.</template></p>
+        <p class="soft small">
+          Tap a cause for its reasons.
+          <template v-if="impossible.length"
+            >Cannot be: {{ impossible.map((cause) => cause.name.toLowerCase()).join(', ') }}.</template
+          >
+        </p>
       </div>
     </template>
     <div v-if="anything" class="panel-section">
       <h3>What would tell most now</h3>
       <ul class="checks">
         <li v-for="check in diagnosis.nextChecks" :key="check.observation">
-          <button type="button" class="check" @click="view.goTo('look')">{{ check.check }} <span class="soft">{{ check.minutes }} min</span></button>
+          <button type="button" class="check" @click="view.goTo('look')">
+            {{ check.check }} <span class="soft">{{ check.minutes }} min</span>
+          </button>
         </li>
       </ul>
     </div>
@@ -68,27 +86,107 @@ watch(() => view.post.value?.id, () => (open.value = undefined))
       <h3>As it stands</h3>
       <p v-if="standing.holdingGust === 0">It holds nothing: {{ standing.links[0]?.name }}.</p>
       <p v-else>It gives way at {{ showGust(standing.holdingGust) }}, {{ returnPeriodWords(years ?? Infinity) }}.</p>
-      <GustScale :rows="rows" :target="view.plan.value!.target.gust" :gust50="view.plan.value!.target.gust50" label="The post as it stands on the scale of gusts" />
+      <GustScale
+        :rows="rows"
+        :target="view.plan.value!.target.gust"
+        :gust50="view.plan.value!.target.gust50"
+        label="The post as it stands on the scale of gusts"
+      />
     </div>
-    <v-btn v-if="anything" class="onward" block variant="flat" color="primary" @click="view.goTo('repair')">Choose the repair</v-btn>
+    <v-btn v-if="anything" class="onward" block variant="flat" color="primary" @click="view.goTo('repair')"
+      >Choose the repair</v-btn
+    >
   </section>
 </template>
 
 <style scoped>
-.leading { display: grid; gap: 6px; margin: 8px 0 14px; }
-.lead { font-size: 19px; }
-.causes, .checks, .reasons { list-style: none; padding: 0; }
-.cause { display: flex; flex-wrap: wrap; align-items: center; gap: 2px 10px; width: 100%; min-height: 48px; padding: 6px 0; font: inherit; color: inherit; background: none; border: 0; text-align: left; cursor: pointer; }
-.bar { flex: 1 0 100%; height: 8px; border-bottom: 1.5px solid var(--rule); }
-.bar span { display: block; height: 8px; background: var(--ink); min-width: 2px; }
-.reasons { padding: 2px 0 10px 14px; border-left: 3px solid var(--rule); margin: 2px 0 8px; }
-.reasons li { padding: 2px 0; }
-.reasons li::before { content: '+ '; font-weight: 600; }
-.reasons .against::before { content: '− '; }
-.check { width: 100%; min-height: 48px; display: flex; justify-content: space-between; gap: 12px; align-items: center; font: inherit; color: inherit; text-align: left; background: none; border: 0; border-bottom: 1.5px solid var(--rule); cursor: pointer; }
-.check::before { content: '›'; color: var(--string-ink); font-weight: 600; }
-.check { justify-content: flex-start; }
-.check .soft { margin-left: auto; white-space: nowrap; }
-.small { font-size: 14px; margin-top: 8px; }
-.onward { margin: 12px 0 20px; }
+.leading {
+  display: grid;
+  gap: 6px;
+  margin: 8px 0 14px;
+}
+.lead {
+  font-size: 19px;
+}
+.causes,
+.checks,
+.reasons {
+  list-style: none;
+  padding: 0;
+}
+.cause {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 10px;
+  width: 100%;
+  min-height: 48px;
+  padding: 6px 0;
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 0;
+  text-align: left;
+  cursor: pointer;
+}
+.bar {
+  flex: 1 0 100%;
+  height: 8px;
+  border-bottom: 1.5px solid var(--rule);
+}
+.bar span {
+  display: block;
+  height: 8px;
+  background: var(--ink);
+  min-width: 2px;
+}
+.reasons {
+  padding: 2px 0 10px 14px;
+  border-left: 3px solid var(--rule);
+  margin: 2px 0 8px;
+}
+.reasons li {
+  padding: 2px 0;
+}
+.reasons li::before {
+  content: '+ ';
+  font-weight: 600;
+}
+.reasons .against::before {
+  content: '− ';
+}
+.check {
+  width: 100%;
+  min-height: 48px;
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  align-items: center;
+  font: inherit;
+  color: inherit;
+  text-align: left;
+  background: none;
+  border: 0;
+  border-bottom: 1.5px solid var(--rule);
+  cursor: pointer;
+}
+.check::before {
+  content: '›';
+  color: var(--string-ink);
+  font-weight: 600;
+}
+.check {
+  justify-content: flex-start;
+}
+.check .soft {
+  margin-left: auto;
+  white-space: nowrap;
+}
+.small {
+  font-size: 14px;
+  margin-top: 8px;
+}
+.onward {
+  margin: 12px 0 20px;
+}
 </style>

@@ -12,10 +12,16 @@ const preferences = usePreferencesStore()
   <section v-if="store.conflicts.length" class="conflicts" role="alert" aria-label="Both changed the same thing">
     <h2>Somebody else changed this too</h2>
     <div v-for="(conflict, i) in store.conflicts" :key="i" class="conflict">
-      <p><strong>{{ conflictSubject(conflict.mine) }}</strong></p>
+      <p>
+        <strong>{{ conflictSubject(conflict.mine) }}</strong>
+      </p>
       <div class="row">
-        <v-btn class="grow" @click="store.resolve(conflict, 'mine')">Keep yours: {{ conflictValue(conflict.mine, preferences.show) }}</v-btn>
-        <v-btn class="grow" @click="store.resolve(conflict, 'theirs')">Take theirs: {{ conflictValue(conflict.theirs, preferences.show) }}</v-btn>
+        <v-btn class="grow" @click="store.resolve(conflict, 'mine')"
+          >Keep yours: {{ conflictValue(conflict.mine, preferences.show) }}</v-btn
+        >
+        <v-btn class="grow" @click="store.resolve(conflict, 'theirs')"
+          >Take theirs: {{ conflictValue(conflict.theirs, preferences.show) }}</v-btn
+        >
       </div>
     </div>
   </section>
@@ -30,8 +36,24 @@ const preferences = usePreferencesStore()
 </template>
 
 <style scoped>
-.conflicts { border: 2.4px solid var(--error); padding: 12px; margin-bottom: 14px; }
-.conflict { margin-top: 8px; }
-.merged, .refused { display: flex; align-items: center; justify-content: space-between; border-bottom: 1.5px solid var(--rule); margin-bottom: 10px; }
-.refused { color: var(--error); font-weight: 600; }
+.conflicts {
+  border: 2.4px solid var(--error);
+  padding: 12px;
+  margin-bottom: 14px;
+}
+.conflict {
+  margin-top: 8px;
+}
+.merged,
+.refused {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  border-bottom: 1.5px solid var(--rule);
+  margin-bottom: 10px;
+}
+.refused {
+  color: var(--error);
+  font-weight: 600;
+}
 </style>

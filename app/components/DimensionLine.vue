@@ -10,7 +10,8 @@ const preferences = usePreferencesStore()
 const TICK = 6
 const line = computed(() => {
   const { pixelsPerMetre, groundY } = props.viewport
-  const at = ([x, y]: readonly [number, number]) => [px((x + props.origin) * pixelsPerMetre), px(groundY - y * pixelsPerMetre)] as const
+  const at = ([x, y]: readonly [number, number]) =>
+    [px((x + props.origin) * pixelsPerMetre), px(groundY - y * pixelsPerMetre)] as const
   const [x1, y1] = at(props.dimension.from)
   const [x2, y2] = at(props.dimension.to)
   return { x1, y1, x2, y2 }
@@ -42,6 +43,18 @@ const text = computed(() => [preferences.show(props.dimension.length), props.dim
 </template>
 
 <style scoped>
-.dimension line { stroke: var(--ink); stroke-width: 1.2; }
-.dimension text { font-family: var(--measure); font-weight: 600; font-size: 17px; fill: var(--ink); paint-order: stroke; stroke: var(--paper); stroke-width: 4px; stroke-linejoin: round; }
+.dimension line {
+  stroke: var(--ink);
+  stroke-width: 1.2;
+}
+.dimension text {
+  font-family: var(--measure);
+  font-weight: 600;
+  font-size: 17px;
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4px;
+  stroke-linejoin: round;
+}
 </style>

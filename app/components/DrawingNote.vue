@@ -18,11 +18,24 @@ const end = computed(() => ({ x: at.value.x + direction.value * REACH, y: at.val
 <template>
   <g class="note">
     <line :x1="at.x" :y1="at.y" :x2="end.x" :y2="end.y" />
-    <text :x="end.x + direction * 5" :y="end.y + 4" :text-anchor="note.side === 'right' ? 'start' : 'end'">{{ note.text }}</text>
+    <text :x="end.x + direction * 5" :y="end.y + 4" :text-anchor="note.side === 'right' ? 'start' : 'end'">{{
+      note.text
+    }}</text>
   </g>
 </template>
 
 <style scoped>
-.note line { stroke: var(--ink); stroke-width: 1.1; }
-.note text { font-size: 15px; font-weight: 600; fill: var(--ink); paint-order: stroke; stroke: var(--paper); stroke-width: 4px; stroke-linejoin: round; }
+.note line {
+  stroke: var(--ink);
+  stroke-width: 1.1;
+}
+.note text {
+  font-size: 15px;
+  font-weight: 600;
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4px;
+  stroke-linejoin: round;
+}
 </style>

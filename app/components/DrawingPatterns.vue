@@ -26,9 +26,27 @@
 </template>
 
 <style scoped>
-.hatch { fill: none; stroke: rgb(var(--v-theme-hatch)); stroke-width: 1.3; stroke-linecap: round; }
-.dots { stroke-width: 2.4; }
-.ink { stroke: rgb(var(--v-theme-on-background)); opacity: 0.55; }
-.pebble { fill: rgb(var(--v-theme-stone)); stroke: rgb(var(--v-theme-on-background)); stroke-width: 0.8; }
-.crumble { stroke: rgb(var(--v-theme-wood)); stroke-width: 0.9; fill: none; }
+.hatch {
+  fill: none;
+  stroke: rgb(var(--v-theme-hatch));
+  stroke-width: 1.3;
+  stroke-linecap: round;
+}
+.dots {
+  stroke-width: 2.4;
+}
+.ink {
+  stroke: rgb(var(--v-theme-on-background));
+  opacity: 0.55;
+}
+.pebble {
+  fill: rgb(var(--v-theme-stone));
+  stroke: rgb(var(--v-theme-on-background));
+  stroke-width: 0.8;
+}
+.crumble {
+  stroke: rgb(var(--v-theme-wood));
+  stroke-width: 0.9;
+  fill: none;
+}
 </style>

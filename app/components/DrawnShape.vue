@@ -7,10 +7,15 @@ const props = defineProps<{ shape: Shape; viewport: Viewport; origin: number }>(
 
 const points = computed(() => svgPoints(props.shape.points, props.viewport, props.origin))
 /** Speckle and stones are laid over the plain colour. */
-const overlay = computed(() =>
-  ({ 'new-concrete': 'url(#speckle)', concrete: 'url(#speckle)', stone: 'url(#stones)', decay: 'url(#crumble)' })[props.shape.matter as string],
+const overlay = computed(
+  () =>
+    ({ 'new-concrete': 'url(#speckle)', concrete: 'url(#speckle)', stone: 'url(#stones)', decay: 'url(#crumble)' })[
+      props.shape.matter as string
+    ],
 )
-const matter = computed(() => (props.shape.matter === 'new-concrete' ? 'concrete' : props.shape.matter === 'stone' ? 'concrete' : props.shape.matter))
+const matter = computed(() =>
+  props.shape.matter === 'new-concrete' ? 'concrete' : props.shape.matter === 'stone' ? 'concrete' : props.shape.matter,
+)
 </script>
 
 <template>

@@ -35,7 +35,10 @@ function jobActions(): Action[] {
     { name: 'Undo', run: store.undo },
     { name: 'Redo', run: store.redo },
     { name: 'Save the job as a file', run: () => window.location.assign(`/api/jobs/${store.id}/export`) },
-    ...view.posts.value.map(({ post, line }) => ({ name: `Post ${post.id}, ${line.name}`, run: () => view.choose(post.id) })),
+    ...view.posts.value.map(({ post, line }) => ({
+      name: `Post ${post.id}, ${line.name}`,
+      run: () => view.choose(post.id),
+    })),
   ]
 }
 const found = computed(() => {
@@ -43,7 +46,10 @@ const found = computed(() => {
   return actions.value.filter(({ name }) => words.every((word) => name.toLowerCase().includes(word))).slice(0, 8)
 })
 watch(wanted, () => (marked.value = 0))
-watch(() => finder.open.value, () => (wanted.value = ''))
+watch(
+  () => finder.open.value,
+  () => (wanted.value = ''),
+)
 
 function run(action: Action | undefined): void {
   if (!action) return
@@ -56,16 +62,40 @@ function move(by: number): void {
 </script>
 
 <template>
-  <v-dialog :model-value="finder.open.value === 'find'" width="520" location="top" aria-label="Find or do anything" @update:model-value="finder.hide()">
+  <v-dialog
+    :model-value="finder.open.value === 'find'"
+    width="520"
+    location="top"
+    aria-label="Find or do anything"
+    @update:model-value="finder.hide()"
+  >
     <v-card class="find">
       <label for="find-input" class="measure">Find a post, or do anything</label>
       <input
-        id="find-input" v-model="wanted" autofocus autocomplete="off" role="combobox" aria-expanded="true" aria-controls="found"
+        id="find-input"
+        v-model="wanted"
+        autofocus
+        autocomplete="off"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="found"
         :aria-activedescendant="found.length ? `found-${marked}` : undefined"
-        @keydown.down.prevent="move(1)" @keydown.up.prevent="move(-1)" @keydown.enter.prevent="run(found[marked])" @keydown.esc="finder.hide()"
-      >
+        @keydown.down.prevent="move(1)"
+        @keydown.up.prevent="move(-1)"
+        @keydown.enter.prevent="run(found[marked])"
+        @keydown.esc="finder.hide()"
+      />
       <ul id="found" role="listbox" aria-label="Found">
-        <li v-for="(action, i) in found" :id="`found-${i}`" :key="action.name" role="option" :aria-selected="i === marked" @click="run(action)">{{ action.name }}</li>
+        <li
+          v-for="(action, i) in found"
+          :id="`found-${i}`"
+          :key="action.name"
+          role="option"
+          :aria-selected="i === marked"
+          @click="run(action)"
+        >
+          {{ action.name }}
+        </li>
       </ul>
       <p v-if="found.length === 0" class="soft">Nothing of that name. Try a post, a place or “undo”.</p>
     </v-card>
@@ -73,10 +103,35 @@ function move(by: number): void {
 </template>
 
 <style scoped>
-.find { padding: 16px; }
-label { font-size: 18px; }
-input { width: 100%; border: 2px solid var(--ink); min-height: 52px; font-size: 20px; padding: 0 12px; margin: 8px 0; color: var(--ink); }
-ul { list-style: none; padding: 0; }
-li { min-height: 48px; display: flex; align-items: center; padding: 0 12px; cursor: pointer; border-left: 5px solid transparent; }
-li[aria-selected='true'] { border-left-color: var(--string); background: var(--faint); }
+.find {
+  padding: 16px;
+}
+label {
+  font-size: 18px;
+}
+input {
+  width: 100%;
+  border: 2px solid var(--ink);
+  min-height: 52px;
+  font-size: 20px;
+  padding: 0 12px;
+  margin: 8px 0;
+  color: var(--ink);
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  min-height: 48px;
+  display: flex;
+  align-items: center;
+  padding: 0 12px;
+  cursor: pointer;
+  border-left: 5px solid transparent;
+}
+li[aria-selected='true'] {
+  border-left-color: var(--string);
+  background: var(--faint);
+}
 </style>

@@ -5,7 +5,7 @@ import { row } from '~~/core/tables'
 import { lineModel } from '~/drawing/lineModel'
 import { sectionModel } from '~/drawing/sectionModel'
 import { describeSection } from '~/drawing/describe'
-import { fitViewport, px, svgPoints, ZOOM } from '~/drawing/viewport'
+import { fitViewport, px, ZOOM } from '~/drawing/viewport'
 import { usePreferencesStore } from '~/stores/preferences'
 
 /**
@@ -19,32 +19,45 @@ const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 const zoom = ref<number>()
 
-const viewport = computed(() => fitViewport(width.value, height.value, view.line.value?.height ?? 1.8, { zoom: zoom.value, hole: view.drawnMethod.value?.hole?.depth }))
+const viewport = computed(() =>
+  fitViewport(width.value, height.value, view.line.value?.height ?? 1.8, {
+    zoom: zoom.value,
+    hole: view.drawnMethod.value?.hole?.depth,
+  }),
+)
 const station = computed(() => view.post.value?.station ?? 0)
 const scale = computed(() => viewport.value.pixelsPerMetre)
 /** Half a screen more on each side, so that the glide shows no empty end. */
 const reach = computed(() => width.value / scale.value)
-const fence = computed(() => view.line.value && view.post.value && lineModel(view.line.value, view.post.value.id, station.value - reach.value, station.value + reach.value, view.drawnMethod.value !== undefined))
-const section = computed(() => view.line.value && view.post.value && sectionModel(view.line.value, view.post.value, tables.parts, view.drawnMethod.value))
-const words = computed(() => (view.post.value && section.value ? describeSection(view.post.value, section.value, preferences.show, view.drawnMethod.value?.name) : ''))
+const fence = computed(
+  () =>
+    view.line.value &&
+    view.post.value &&
+    lineModel(
+      view.line.value,
+      view.post.value.id,
+      station.value - reach.value,
+      station.value + reach.value,
+      view.drawnMethod.value !== undefined,
+    ),
+)
+const section = computed(
+  () =>
+    view.line.value &&
+    view.post.value &&
+    sectionModel(view.line.value, view.post.value, tables.parts, view.drawnMethod.value),
+)
+const words = computed(() =>
+  view.post.value && section.value
+    ? describeSection(view.post.value, section.value, preferences.show, view.drawnMethod.value?.name)
+    : '',
+)
 
 /** A narrow drawing has no room for words beside the post; they stand in its text equivalent. */
 const NARROW = 480
-const notes = computed(() => (width.value < NARROW ? [] : section.value?.notes ?? []))
-const soilPattern = computed(() => {
-  const key = view.post.value?.soil ?? 'firm-clay'
-  const kind = row(tables.soils, key).kind
-  if (key === 'gravel' || key === 'made-ground') return `url(#soil-${key})`
-  return kind === 'sand' ? 'url(#soil-sand)' : 'url(#soil-clay)'
-})
+const notes = computed(() => (width.value < NARROW ? [] : (section.value?.notes ?? [])))
 const shift = computed(() => `translate(${px(width.value / 2 - station.value * scale.value)}px, 0)`)
 const stringY = computed(() => px(viewport.value.groundY - (view.line.value?.height ?? 0) * scale.value))
-const grass = computed(() => {
-  const y = viewport.value.groundY
-  const blades = Math.ceil(width.value / 18)
-  return Array.from({ length: blades }, (_, i) => `M${i * 18} ${y} l${4 + (i % 3)} -${6 + (i % 4)}`).join(' ')
-})
-
 function changeZoom(factor: number): void {
   zoom.value = Math.min(ZOOM.most, Math.max(ZOOM.least, scale.value * factor))
 }
@@ -67,36 +80,40 @@ useSwipe(frame, {
   <div ref="frame" class="focus-drawing" @wheel="onWheel">
     <svg v-if="width && section && fence" :width="width" :height="height" role="img" :aria-label="words">
       <DrawingPatterns />
-      <rect x="0" :y="viewport.groundY" :width="width" :height="height" class="ground" />
-      <rect x="0" :y="viewport.groundY" :width="width" :height="height" :fill="soilPattern" />
+      <GroundStrip :soil="view.post.value!.soil" :viewport="viewport" />
       <g class="glide" :style="{ transform: shift }">
-        <g v-for="bay in fence.bays" :key="bay.key">
-          <polygon v-if="bay.area.length" :points="svgPoints(bay.area, viewport)" class="cladding" />
-          <line
-            v-for="([low, high], i) in bay.joints" :key="i" class="joint"
-            :x1="px(low[0] * scale)" :y1="px(viewport.groundY - low[1] * scale)" :x2="px(high[0] * scale)" :y2="px(viewport.groundY - high[1] * scale)"
-          />
-          <polygon v-for="(rail, i) in bay.rails" :key="`rail-${i}`" :points="svgPoints(rail, viewport)" class="rail" />
-        </g>
-        <g v-for="post in fence.posts" :key="post.id" class="neighbour" @click="view.choose(post.id)">
-          <DrawnShape v-for="shape in post.shapes" :key="shape.key" :shape="shape" :viewport="viewport" :origin="post.station" />
-          <text :x="px(post.station * scale)" :y="viewport.groundY + 22" text-anchor="middle" class="name">{{ post.id }}</text>
-        </g>
+        <FenceDrawing :fence="fence" :viewport="viewport" @choose="view.choose" />
       </g>
-      <path :d="grass" class="grass" />
-      <line x1="0" :x2="width" :y1="viewport.groundY" :y2="viewport.groundY" class="ground-line" />
       <line x1="0" :x2="width" :y1="stringY" :y2="stringY" class="string-line" />
       <text :x="width - 10" :y="stringY - 8" text-anchor="end" class="string-name">string</text>
       <g class="glide" :style="{ transform: shift }">
         <line
-          v-if="section.plumb" class="plumb"
-          :x1="px(station * scale)" :x2="px(station * scale)" :y1="viewport.groundY" :y2="px(viewport.groundY - section.plumb.to[1] * scale)"
+          v-if="section.plumb"
+          class="plumb"
+          :x1="px(station * scale)"
+          :x2="px(station * scale)"
+          :y1="viewport.groundY"
+          :y2="px(viewport.groundY - section.plumb.to[1] * scale)"
         />
-        <DrawnShape v-for="shape in section.shapes" :key="shape.key" :shape="shape" :viewport="viewport" :origin="station" />
-        <DimensionLine v-for="dimension in section.dimensions" :key="dimension.key" :dimension="dimension" :viewport="viewport" :origin="station" />
+        <DrawnShape
+          v-for="shape in section.shapes"
+          :key="shape.key"
+          :shape="shape"
+          :viewport="viewport"
+          :origin="station"
+        />
+        <DimensionLine
+          v-for="dimension in section.dimensions"
+          :key="dimension.key"
+          :dimension="dimension"
+          :viewport="viewport"
+          :origin="station"
+        />
         <DrawingNote v-for="note in notes" :key="note.key" :note="note" :viewport="viewport" :origin="station" />
       </g>
-      <text :x="12" :y="height - 12" class="name">{{ view.post.value?.id }} · {{ row(tables.soils, view.post.value!.soil).name.toLowerCase() }}</text>
+      <text :x="12" :y="height - 12" class="name">
+        {{ view.post.value?.id }} · {{ row(tables.soils, view.post.value!.soil).name.toLowerCase() }}
+      </text>
     </svg>
     <div v-if="!still" class="zoom no-print">
       <v-btn aria-label="Draw larger" title="Draw larger" @click="changeZoom(1.25)">+</v-btn>
@@ -106,21 +123,48 @@ useSwipe(frame, {
 </template>
 
 <style scoped>
-.focus-drawing { position: relative; width: 100%; height: 100%; overflow: hidden; touch-action: pan-y; }
-svg { display: block; }
-.ground { fill: rgb(var(--v-theme-ground)); }
-.ground-line { stroke: var(--ink); stroke-width: 3; }
-.grass { stroke: rgb(var(--v-theme-grass)); stroke-width: 1.4; fill: none; }
-.cladding { fill: rgb(var(--v-theme-cladding)); }
-.joint { stroke: rgb(var(--v-theme-joint)); stroke-width: 1.4; }
-.rail { fill: rgb(var(--v-theme-rail)); opacity: 0.8; }
-.string-line { stroke: var(--string); stroke-width: 1.6; }
-.string-name { fill: var(--string-ink); font-size: 14px; }
-.plumb { stroke: var(--string); stroke-width: 1.4; stroke-dasharray: 7 5; }
-.name { font-family: var(--measure); font-weight: 600; font-size: 15px; fill: var(--ink); paint-order: stroke; stroke: rgb(var(--v-theme-ground)); stroke-width: 4px; }
-.neighbour { cursor: pointer; }
-.glide { transition: transform 0.28s ease-out; }
-.zoom { position: absolute; right: 8px; bottom: 8px; display: flex; gap: 6px; }
-@media (max-width: 760px) { .zoom { display: none; } }
-.zoom .v-btn { background: var(--paper); font-size: 22px; padding: 0; width: 48px; }
+.focus-drawing {
+  position: relative;
+  width: 100%;
+  height: 100%;
+  overflow: hidden;
+  touch-action: pan-y;
+}
+svg {
+  display: block;
+}
+.string-line {
+  stroke: var(--string);
+  stroke-width: 1.6;
+}
+.string-name {
+  fill: var(--string-ink);
+  font-size: 14px;
+}
+.plumb {
+  stroke: var(--string);
+  stroke-width: 1.4;
+  stroke-dasharray: 7 5;
+}
+.glide {
+  transition: transform 0.28s ease-out;
+}
+.zoom {
+  position: absolute;
+  right: 8px;
+  bottom: 8px;
+  display: flex;
+  gap: 6px;
+}
+@media (max-width: 760px) {
+  .zoom {
+    display: none;
+  }
+}
+.zoom .v-btn {
+  background: var(--paper);
+  font-size: 22px;
+  padding: 0;
+  width: 48px;
+}
 </style>

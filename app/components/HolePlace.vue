@@ -25,7 +25,9 @@ const reason = computed(() => hole.value && depthReason(hole.value, rules.value,
 
 /** The first change of a hole takes the method with it. */
 function set(key: keyof Hole, value: number | null): Promise<InputError | undefined> {
-  const first = isTaken.value ? [] : [{ name: 'chooseRepair' as const, ...view.address.value, value: method.value!.method }]
+  const first = isTaken.value
+    ? []
+    : [{ name: 'chooseRepair' as const, ...view.address.value, value: method.value!.method }]
   return store.edit([...first, { name: 'setHole', ...view.address.value, key, value }])
 }
 function setRepair(key: 'mix' | 'filling', value: string): Promise<InputError | undefined> {
@@ -33,13 +35,17 @@ function setRepair(key: 'mix' | 'filling', value: string): Promise<InputError | 
 }
 function reset(): Promise<InputError | undefined> {
   const repair = { ...view.post.value!.repair, hole: undefined }
-  return store.edit([{ name: 'setPost', ...view.address.value, key: 'repair', value: JSON.parse(JSON.stringify(repair)) }])
+  return store.edit([
+    { name: 'setPost', ...view.address.value, key: 'repair', value: JSON.parse(JSON.stringify(repair)) },
+  ])
 }
 
 const mixItems = tables.mixes.map((mix) => ({ value: mix.key, title: mix.name }))
 const mix = computed(() => tables.mixes.find((each) => each.key === concrete.value?.mix))
 const fillingItems = computed(() =>
-  tables.fillings.filter((each) => each.water !== 'on-top' || mix.value?.waterOnTop !== undefined).map((each) => ({ value: each.key, title: each.name })),
+  tables.fillings
+    .filter((each) => each.water !== 'on-top' || mix.value?.waterOnTop !== undefined)
+    .map((each) => ({ value: each.key, title: each.name })),
 )
 const filling = computed(() => tables.fillings.find((each) => each.key === concrete.value?.filling))
 const waterWords = computed(() => {
@@ -60,33 +66,86 @@ const waterWords = computed(() => {
     <template v-else>
       <p class="soft">{{ method.name }}</p>
       <div class="figures">
-        <p class="figure">{{ preferences.parts(hole.depth).value }}<small>{{ preferences.parts(hole.depth).unit }} deep</small></p>
-        <p class="figure">{{ preferences.parts(hole.diameter).value }}<small>{{ preferences.parts(hole.diameter).unit }} wide</small></p>
+        <p class="figure">
+          {{ preferences.parts(hole.depth).value }}<small>{{ preferences.parts(hole.depth).unit }} deep</small>
+        </p>
+        <p class="figure">
+          {{ preferences.parts(hole.diameter).value }}<small>{{ preferences.parts(hole.diameter).unit }} wide</small>
+        </p>
       </div>
       <p>{{ reason }}</p>
       <div class="panel-section figures">
-        <p class="figure">{{ concrete.bags.count }}<small>bags, {{ mix?.name }}</small></p>
+        <p class="figure">
+          {{ concrete.bags.count }}<small>bags, {{ mix?.name }}</small>
+        </p>
         <p class="figure">{{ litres(concrete.bags.water) }}<small>L water</small></p>
       </div>
       <p>
-        {{ litres(concrete.concrete) }} L of concrete with {{ Math.round(concrete.overdig * 100) }} % over-dig, {{ concrete.bags.exactCount.toFixed(1) }} bags. {{ waterWords }}
+        {{ litres(concrete.concrete) }} L of concrete with {{ Math.round(concrete.overdig * 100) }} % over-dig,
+        {{ concrete.bags.exactCount.toFixed(1) }} bags. {{ waterWords }}
       </p>
-      <p class="soft">{{ (concrete.bags.strength / 1e6).toFixed(0) }} MPa at 28 days. {{ litres(concrete.spoil) }} L of loose spoil.<template v-if="concrete.oldConcrete"> Old concrete out: {{ Math.round(concrete.oldConcrete.mass) }} kg, {{ concrete.oldConcrete.lifts }} {{ concrete.oldConcrete.lifts === 1 ? 'lift' : 'lifts' }}.</template></p>
-      <p v-for="caution in method.cautions.filter((each) => each.startsWith('Only'))" :key="caution" class="caution">{{ caution }}</p>
+      <p class="soft">
+        {{ (concrete.bags.strength / 1e6).toFixed(0) }} MPa at 28 days. {{ litres(concrete.spoil) }} L of loose
+        spoil.<template v-if="concrete.oldConcrete">
+          Old concrete out: {{ Math.round(concrete.oldConcrete.mass) }} kg, {{ concrete.oldConcrete.lifts }}
+          {{ concrete.oldConcrete.lifts === 1 ? 'lift' : 'lifts' }}.</template
+        >
+      </p>
+      <p v-for="caution in method.cautions.filter((each) => each.startsWith('Only'))" :key="caution" class="caution">
+        {{ caution }}
+      </p>
       <div class="panel-section fields">
-        <LengthStepper label="Depth" :value="hole.depth" :step="0.05" :smallest="0.2" :save="(value) => set('depth', value)" />
-        <LengthStepper label="Width" :value="hole.diameter" :step="0.025" :smallest="0.1" :save="(value) => set('diameter', value)" />
-        <LengthStepper label="Stone bed" :value="hole.stoneBed" :step="0.025" :smallest="0" :save="(value) => set('stoneBed', value)" />
-        <LengthStepper label="Fill ends below ground" :value="hole.fillTop" :step="0.025" :save="(value) => set('fillTop', value)" />
-        <v-select label="Mix" :items="mixItems" :model-value="concrete.mix" @update:model-value="setRepair('mix', $event)" />
-        <v-select label="Filling" :items="fillingItems" :model-value="concrete.filling" @update:model-value="setRepair('filling', $event)" />
+        <LengthStepper
+          label="Depth"
+          :value="hole.depth"
+          :step="0.05"
+          :smallest="0.2"
+          :save="(value) => set('depth', value)"
+        />
+        <LengthStepper
+          label="Width"
+          :value="hole.diameter"
+          :step="0.025"
+          :smallest="0.1"
+          :save="(value) => set('diameter', value)"
+        />
+        <LengthStepper
+          label="Stone bed"
+          :value="hole.stoneBed"
+          :step="0.025"
+          :smallest="0"
+          :save="(value) => set('stoneBed', value)"
+        />
+        <LengthStepper
+          label="Fill ends below ground"
+          :value="hole.fillTop"
+          :step="0.025"
+          :save="(value) => set('fillTop', value)"
+        />
+        <v-select
+          label="Mix"
+          :items="mixItems"
+          :model-value="concrete.mix"
+          @update:model-value="setRepair('mix', $event)"
+        />
+        <v-select
+          label="Filling"
+          :items="fillingItems"
+          :model-value="concrete.filling"
+          @update:model-value="setRepair('filling', $event)"
+        />
       </div>
       <p v-if="filling">{{ filling.how }}</p>
       <p v-if="filling" class="caution">{{ filling.risk }}</p>
       <v-btn v-if="changed" class="reset" @click="reset">Back to the recommended hole</v-btn>
       <div class="panel-section">
         <h3>Every school of depth, to the foot of the concrete</h3>
-        <GustScale :rows="rows" :target="target.gust" :gust50="target.gust50" label="Every depth rule on the scale of gusts" />
+        <GustScale
+          :rows="rows"
+          :target="target.gust"
+          :gust50="target.gust50"
+          label="Every depth rule on the scale of gusts"
+        />
       </div>
       <v-btn class="onward" block variant="flat" color="primary" @click="view.goTo('sheet')">To the sheet</v-btn>
     </template>
@@ -94,11 +153,35 @@ const waterWords = computed(() => {
 </template>
 
 <style scoped>
-.figures { display: flex; flex-wrap: wrap; gap: 10px 34px; padding-bottom: 8px; }
-.fields { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: 14px; margin-top: 14px; align-items: end; }
-.reset { margin-top: 12px; }
-.onward { margin: 12px 0 20px; }
-@media (max-width: 760px) { .figures .figure { font-size: 36px; }
-  .figures .figure small { font-size: 15px; margin-left: 4px; }
-  .figures { gap: 8px 20px; } }
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 34px;
+  padding-bottom: 8px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 14px;
+  margin-top: 14px;
+  align-items: end;
+}
+.reset {
+  margin-top: 12px;
+}
+.onward {
+  margin: 12px 0 20px;
+}
+@media (max-width: 760px) {
+  .figures .figure {
+    font-size: 36px;
+  }
+  .figures .figure small {
+    font-size: 15px;
+    margin-left: 4px;
+  }
+  .figures {
+    gap: 8px 20px;
+  }
+}
 </style>

@@ -6,7 +6,12 @@ const finder = useFinder()
 </script>
 
 <template>
-  <v-dialog :model-value="finder.open.value === 'keys'" width="460" aria-label="Keys" @update:model-value="finder.hide()">
+  <v-dialog
+    :model-value="finder.open.value === 'keys'"
+    width="460"
+    aria-label="Keys"
+    @update:model-value="finder.hide()"
+  >
     <v-card class="keys">
       <h2>Keys</h2>
       <dl>
@@ -21,7 +26,16 @@ const finder = useFinder()
 </template>
 
 <style scoped>
-.keys { padding: 20px; }
-dl { display: grid; grid-template-columns: 110px 1fr; gap: 8px; margin: 12px 0 18px; }
-dd { margin: 0; }
+.keys {
+  padding: 20px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 110px 1fr;
+  gap: 8px;
+  margin: 12px 0 18px;
+}
+dd {
+  margin: 0;
+}
 </style>

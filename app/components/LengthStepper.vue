@@ -3,15 +3,32 @@ import type { InputError } from '~~/core/errors'
 import { usePreferencesStore } from '~/stores/preferences'
 
 /** A length with big steps either side; typed in either system. Empty until somebody measured. */
-const props = defineProps<{ label: string; value?: number; step: number; start?: number; smallest?: number; clearable?: boolean; assumed?: number; save: (value: number | null) => Promise<InputError | undefined> }>()
+const props = defineProps<{
+  label: string
+  value?: number
+  step: number
+  start?: number
+  smallest?: number
+  clearable?: boolean
+  assumed?: number
+  save: (value: number | null) => Promise<InputError | undefined>
+}>()
 
 const preferences = usePreferencesStore()
+const view = useJobView()
 
 const typed = ref<string>()
 const error = ref('')
 const id = useId()
 const shown = computed(() => typed.value ?? (props.value === undefined ? '' : preferences.show(props.value)))
-watch(() => [props.value, preferences.units], () => (typed.value = undefined))
+// What was typed belongs to one post in one system of units.
+watch(
+  () => [props.value, preferences.units, view.post.value?.id],
+  () => {
+    typed.value = undefined
+    error.value = ''
+  },
+)
 
 async function put(value: number | null): Promise<void> {
   const refused = await props.save(value)
@@ -41,10 +58,18 @@ async function take(): Promise<void> {
     <div class="parts">
       <v-btn :aria-label="`${label}: less`" @click="move(-step)">−</v-btn>
       <input
-        :id="id" class="measure" :value="shown" :placeholder="assumed === undefined ? 'not yet' : preferences.show(assumed)" autocomplete="off" inputmode="text"
-        :aria-invalid="!!error" :aria-describedby="error ? `${id}-error` : undefined"
-        @input="typed = ($event.target as HTMLInputElement).value" @change="take" @keydown.enter="take"
-      >
+        :id="id"
+        class="measure"
+        :value="shown"
+        :placeholder="assumed === undefined ? 'not yet' : preferences.show(assumed)"
+        autocomplete="off"
+        inputmode="text"
+        :aria-invalid="!!error"
+        :aria-describedby="error ? `${id}-error` : undefined"
+        @input="typed = ($event.target as HTMLInputElement).value"
+        @change="take"
+        @keydown.enter="take"
+      />
       <v-btn :aria-label="`${label}: more`" @click="move(step)">+</v-btn>
     </div>
     <p v-if="error" :id="`${id}-error`" class="error-text" role="alert">{{ error }}</p>
@@ -52,11 +77,40 @@ async function take(): Promise<void> {
 </template>
 
 <style scoped>
-label { display: block; margin-bottom: 4px; }
-.parts { display: grid; grid-template-columns: 56px minmax(96px, 1fr) 56px; gap: 6px; max-width: 300px; }
-.parts .v-btn { font-size: 26px; padding: 0; min-width: 0; height: 52px; }
-input { border: 1.5px solid var(--ink); text-align: center; font-size: 24px; width: 100%; color: var(--ink); background: var(--paper); height: 52px; }
-.unset input { border-style: dashed; }
-input::placeholder { color: var(--soft-ink); opacity: 1; font-size: 18px; }
-input[aria-invalid='true'] { border: 2.5px solid var(--error); }
+label {
+  display: block;
+  margin-bottom: 4px;
+}
+.parts {
+  display: grid;
+  grid-template-columns: 56px minmax(96px, 1fr) 56px;
+  gap: 6px;
+  max-width: 300px;
+}
+.parts .v-btn {
+  font-size: 26px;
+  padding: 0;
+  min-width: 0;
+  height: 52px;
+}
+input {
+  border: 1.5px solid var(--ink);
+  text-align: center;
+  font-size: 24px;
+  width: 100%;
+  color: var(--ink);
+  background: var(--paper);
+  height: 52px;
+}
+.unset input {
+  border-style: dashed;
+}
+input::placeholder {
+  color: var(--soft-ink);
+  opacity: 1;
+  font-size: 18px;
+}
+input[aria-invalid='true'] {
+  border: 2.5px solid var(--error);
+}
 </style>

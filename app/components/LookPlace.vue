@@ -40,33 +40,87 @@ function recordLevel(over: number | null): Promise<InputError | undefined> {
     <h2 id="look-title">{{ view.post.value?.id }}: what do you see?</h2>
     <p class="soft">Skip what you did not look at.</p>
     <div class="panel-section">
-      <AnswerTiles v-slot="{ value }" question="Push it. Where does it turn?" :answers="PUSH_PIVOT" :value="seen.pushPivot" @answer="record('pushPivot', $event)">
+      <AnswerTiles
+        v-slot="{ value }"
+        question="Push it. Where does it turn?"
+        :answers="PUSH_PIVOT"
+        :value="seen.pushPivot"
+        @answer="record('pushPivot', $event)"
+      >
         <PivotPicture :pivot="value" />
       </AnswerTiles>
     </div>
     <div class="panel-section">
-      <AnswerTiles small question="Does it come back to plumb by hand?" :answers="COMES_UPRIGHT" :value="seen.comesUpright" @answer="record('comesUpright', $event)" />
+      <AnswerTiles
+        small
+        question="Does it come back to plumb by hand?"
+        :answers="COMES_UPRIGHT"
+        :value="seen.comesUpright"
+        @answer="record('comesUpright', $event)"
+      />
     </div>
     <div v-if="wood" class="panel-section">
       <h3>Probe the wood: how deep is it soft?</h3>
       <div class="steppers">
-        <LengthStepper v-for="probe in PROBES" :key="probe.key" :label="probe.label" :value="seen[probe.key]" :step="0.005" :start="0" :smallest="0" clearable :save="(value) => record(probe.key, value)" />
+        <LengthStepper
+          v-for="probe in PROBES"
+          :key="probe.key"
+          :label="probe.label"
+          :value="seen[probe.key]"
+          :step="0.005"
+          :start="0"
+          :smallest="0"
+          clearable
+          :save="(value) => record(probe.key, value)"
+        />
       </div>
     </div>
     <div class="panel-section">
-      <AnswerTiles small question="Is it broken? Look at the face." :answers="BREAK_FACE" :value="seen.breakFace" @answer="record('breakFace', $event)" />
+      <AnswerTiles
+        small
+        question="Is it broken? Look at the face."
+        :answers="BREAK_FACE"
+        :value="seen.breakFace"
+        @answer="record('breakFace', $event)"
+      />
     </div>
     <div class="panel-section">
-      <AnswerTiles small question="Dig a little. What footing is there?" :answers="FOOTING_FOUND" :value="seen.footingFound" @answer="record('footingFound', $event)" />
+      <AnswerTiles
+        small
+        question="Dig a little. What footing is there?"
+        :answers="FOOTING_FOUND"
+        :value="seen.footingFound"
+        @answer="record('footingFound', $event)"
+      />
     </div>
     <div class="panel-section">
-      <AnswerTiles small question="When did it begin?" :answers="ONSET" :value="seen.onset" @answer="record('onset', $event)" />
+      <AnswerTiles
+        small
+        question="When did it begin?"
+        :answers="ONSET"
+        :value="seen.onset"
+        @answer="record('onset', $event)"
+      />
     </div>
     <div class="panel-section">
       <h3>Lean along the line, by a level</h3>
       <div class="steppers">
-        <LengthStepper label="Offset, to the right" :value="lean?.offset" :step="0.005" :start="0" clearable :save="recordLean" />
-        <LengthStepper label="Over the level's length" :value="lean?.over" :assumed="LEVEL_LENGTH" :step="0.1" :smallest="0.1" :save="recordLevel" />
+        <LengthStepper
+          label="Offset, to the right"
+          :value="lean?.offset"
+          :step="0.005"
+          :start="0"
+          clearable
+          :save="recordLean"
+        />
+        <LengthStepper
+          label="Over the level's length"
+          :value="lean?.over"
+          :assumed="LEVEL_LENGTH"
+          :step="0.1"
+          :smallest="0.1"
+          :save="recordLevel"
+        />
       </div>
     </div>
     <PostFacts />
@@ -75,6 +129,13 @@ function recordLevel(over: number | null): Promise<InputError | undefined> {
 </template>
 
 <style scoped>
-.steppers { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: 14px; margin-top: 10px; }
-.onward { margin: 8px 0 20px; }
+.steppers {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 14px;
+  margin-top: 10px;
+}
+.onward {
+  margin: 8px 0 20px;
+}
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { InputError } from '~~/core/errors'
-import type { Refusal } from '~/outbox/api';
+import type { Refusal } from '~/outbox/api'
 import { api } from '~/outbox/api'
 import { usePreferencesStore } from '~/stores/preferences'
 
@@ -15,7 +15,12 @@ const form = reactive({ name: '', posts: '8', bay: '2.4 m', height: '1.8 m' })
 const errors = reactive<Record<string, string>>({})
 const file = useTemplateRef<HTMLInputElement>('file')
 
-const FIELDS = { name: 'What is it called?', posts: 'How many posts?', bay: 'Bay, post to post', height: 'Height of the fence' } as const
+const FIELDS = {
+  name: 'What is it called?',
+  posts: 'How many posts?',
+  bay: 'Bay, post to post',
+  height: 'Height of the fence',
+} as const
 const LARGEST_FILE = 5e6
 
 function parse(key: 'bay' | 'height'): number {
@@ -66,18 +71,47 @@ async function tell(request: () => Promise<void>, subject = ''): Promise<void> {
   <div class="ways">
     <v-btn variant="flat" color="primary" :aria-expanded="open" @click="open = !open">New job</v-btn>
     <v-btn :loading="busy" @click="file?.click()">Open a job file</v-btn>
-    <input ref="file" type="file" accept=".json,application/json" class="visually-hidden" aria-label="Job file" tabindex="-1" @change="read">
+    <input
+      ref="file"
+      type="file"
+      accept=".json,application/json"
+      class="visually-hidden"
+      aria-label="Job file"
+      tabindex="-1"
+      @change="read"
+    />
   </div>
   <p v-if="failure" class="error-text full" role="alert">{{ failure }}</p>
   <form v-if="open" class="form full" novalidate @submit.prevent="make">
-    <v-text-field v-for="(label, key) in FIELDS" :key="key" v-model="form[key]" :label="label" :error-messages="errors[key] ?? []" />
+    <v-text-field
+      v-for="(label, key) in FIELDS"
+      :key="key"
+      v-model="form[key]"
+      :label="label"
+      :error-messages="errors[key] ?? []"
+    />
     <v-btn type="submit" variant="flat" color="primary" :loading="busy">Make it</v-btn>
   </form>
 </template>
 
 <style scoped>
-.ways { display: flex; gap: 10px; }
-.full { flex: 1 0 100%; }
-.form { display: grid; grid-template-columns: 2fr 1fr 1fr 1fr auto; gap: 12px; align-items: start; padding: 6px 0; }
-@media (max-width: 760px) { .form { grid-template-columns: 1fr 1fr; } }
+.ways {
+  display: flex;
+  gap: 10px;
+}
+.full {
+  flex: 1 0 100%;
+}
+.form {
+  display: grid;
+  grid-template-columns: 2fr 1fr 1fr 1fr auto;
+  gap: 12px;
+  align-items: start;
+  padding: 6px 0;
+}
+@media (max-width: 760px) {
+  .form {
+    grid-template-columns: 1fr 1fr;
+  }
+}
 </style>

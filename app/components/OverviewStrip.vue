@@ -27,13 +27,36 @@ function stop(): void {
 </script>
 
 <template>
-  <div ref="frame" class="overview" :class="{ live: chosen !== undefined }" :style="{ height: `${height}px` }" @pointerdown="go" @pointermove="go" @pointerup="stop" @pointerleave="stop">
+  <div
+    ref="frame"
+    class="overview"
+    :class="{ live: chosen !== undefined }"
+    :style="{ height: `${height}px` }"
+    @pointerdown="go"
+    @pointermove="go"
+    @pointerup="stop"
+    @pointerleave="stop"
+  >
     <svg v-if="width" :width="width" :height="height" role="img" :aria-label="label">
       <rect x="10" :y="9" :width="Math.max(0, width - 20)" :height="groundY - 11" class="cladding" />
       <line x1="0" :x2="width" :y1="groundY" :y2="groundY" class="ground-line" />
       <g v-for="(mark, i) in marks" :key="i">
-        <line :x1="mark.foot" :x2="mark.top" :y1="groundY" y2="8" :class="`state-${mark.state}`" :stroke-width="mark.state === 'unseen' ? stroke / 3 : stroke" />
-        <line :x1="mark.foot" :x2="mark.foot" :y1="groundY" :y2="groundY + height * 0.16" class="footing" :stroke-width="stroke * 1.4" />
+        <line
+          :x1="mark.foot"
+          :x2="mark.top"
+          :y1="groundY"
+          y2="8"
+          :class="`state-${mark.state}`"
+          :stroke-width="mark.state === 'unseen' ? stroke / 3 : stroke"
+        />
+        <line
+          :x1="mark.foot"
+          :x2="mark.foot"
+          :y1="groundY"
+          :y2="groundY + height * 0.16"
+          class="footing"
+          :stroke-width="stroke * 1.4"
+        />
       </g>
       <rect v-if="framed" :x="framed.foot - 14" y="2" width="28" :height="height - 4" class="chosen" />
     </svg>
@@ -41,15 +64,44 @@ function stop(): void {
 </template>
 
 <style scoped>
-.overview { width: 100%; touch-action: none; }
-.live { cursor: pointer; }
-svg { display: block; }
-.cladding { fill: rgb(var(--v-theme-cladding)); opacity: 0.65; }
-.ground-line { stroke: var(--ink); stroke-width: 2; }
-.footing { stroke: rgb(var(--v-theme-umber)); }
-.state-sound { stroke: var(--ink); }
-.state-doubtful { stroke: var(--ink); stroke-dasharray: 7 4; }
-.state-failed { stroke: var(--ink); stroke-dasharray: 2.5 3.5; }
-.state-unseen { stroke: var(--ink); }
-.chosen { fill: none; stroke: var(--string); stroke-width: 2.4; }
+.overview {
+  width: 100%;
+  touch-action: none;
+}
+.live {
+  cursor: pointer;
+}
+svg {
+  display: block;
+}
+.cladding {
+  fill: rgb(var(--v-theme-cladding));
+  opacity: 0.65;
+}
+.ground-line {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.footing {
+  stroke: rgb(var(--v-theme-umber));
+}
+.state-sound {
+  stroke: var(--ink);
+}
+.state-doubtful {
+  stroke: var(--ink);
+  stroke-dasharray: 7 4;
+}
+.state-failed {
+  stroke: var(--ink);
+  stroke-dasharray: 2.5 3.5;
+}
+.state-unseen {
+  stroke: var(--ink);
+}
+.chosen {
+  fill: none;
+  stroke: var(--string);
+  stroke-width: 2.4;
+}
 </style>

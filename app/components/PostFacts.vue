@@ -33,28 +33,81 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
   <div class="panel-section">
     <h3>The post</h3>
     <div class="facts">
-      <v-select label="Made of" :items="MATERIAL_ITEMS" :model-value="post.material" @update:model-value="set('material', $event)" />
-      <v-select label="Its duty" :items="DUTY_ITEMS" :model-value="post.duty" @update:model-value="set('duty', $event)" />
+      <v-select
+        label="Made of"
+        :items="MATERIAL_ITEMS"
+        :model-value="post.material"
+        @update:model-value="set('material', $event)"
+      />
+      <v-select
+        label="Its duty"
+        :items="DUTY_ITEMS"
+        :model-value="post.duty"
+        @update:model-value="set('duty', $event)"
+      />
       <LengthStepper label="Square size" :value="size" :step="0.005" :smallest="0.03" :save="setSize" />
-      <LengthStepper label="Whole length" :value="post.length" :step="0.1" :smallest="0.3" :save="(value) => set('length', value)" />
+      <LengthStepper
+        label="Whole length"
+        :value="post.length"
+        :step="0.1"
+        :smallest="0.3"
+        :save="(value) => set('length', value)"
+      />
     </div>
   </div>
   <div class="panel-section">
     <h3>The ground and the footing</h3>
     <div class="facts">
-      <v-select class="wide" label="Soil: push a thumb or a bar into the side of the hole" :items="soilItems" :model-value="post.soil" @update:model-value="set('soil', $event)" />
-      <v-select label="Footing" :items="FOOTING_ITEMS" :model-value="footing.kind" @update:model-value="setFooting({ kind: $event as FootingKind })" />
-      <v-btn class="wet" :aria-pressed="post.saturated" @click="set('saturated', !post.saturated)">{{ post.saturated ? '✓ water stands in the ground' : 'ground is not saturated' }}</v-btn>
+      <v-select
+        class="wide"
+        label="Soil: push a thumb or a bar into the side of the hole"
+        :items="soilItems"
+        :model-value="post.soil"
+        @update:model-value="set('soil', $event)"
+      />
+      <v-select
+        label="Footing"
+        :items="FOOTING_ITEMS"
+        :model-value="footing.kind"
+        @update:model-value="setFooting({ kind: $event as FootingKind })"
+      />
+      <v-btn class="wet" :aria-pressed="post.saturated" @click="set('saturated', !post.saturated)">{{
+        post.saturated ? '✓ water stands in the ground' : 'ground is not saturated'
+      }}</v-btn>
       <template v-if="measured">
-        <LengthStepper label="Footing's width" :value="footing.diameter" :start="0.25" :step="0.05" :smallest="0.05" :save="(value) => setFooting({ diameter: value ?? undefined })" />
-        <LengthStepper label="Footing's bottom below ground" :value="footing.bottom" :start="0.6" :step="0.05" :smallest="0.05" :save="(value) => setFooting({ bottom: value ?? undefined })" />
+        <LengthStepper
+          label="Footing's width"
+          :value="footing.diameter"
+          :start="0.25"
+          :step="0.05"
+          :smallest="0.05"
+          :save="(value) => setFooting({ diameter: value ?? undefined })"
+        />
+        <LengthStepper
+          label="Footing's bottom below ground"
+          :value="footing.bottom"
+          :start="0.6"
+          :step="0.05"
+          :smallest="0.05"
+          :save="(value) => setFooting({ bottom: value ?? undefined })"
+        />
       </template>
     </div>
   </div>
 </template>
 
 <style scoped>
-.facts { display: grid; grid-template-columns: repeat(auto-fill, minmax(230px, 1fr)); gap: 14px; margin-top: 10px; align-items: end; }
-.wide { grid-column: 1 / -1; }
-.wet { height: 52px; }
+.facts {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 14px;
+  margin-top: 10px;
+  align-items: end;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.wet {
+  height: 52px;
+}
 </style>

@@ -17,10 +17,19 @@ const words = computed(() => {
 </script>
 
 <template>
-  <span class="save-sign" role="status" :data-sign="store.saveSign" :class="{ loud: store.saveSign === 'conflict' }">{{ words }}</span>
+  <span class="save-sign" role="status" :data-sign="store.saveSign" :class="{ loud: store.saveSign === 'conflict' }">{{
+    words
+  }}</span>
 </template>
 
 <style scoped>
-.save-sign { padding: 4px 10px; white-space: nowrap; }
-.loud { border: 2px solid var(--error); color: var(--error); font-weight: 600; }
+.save-sign {
+  padding: 4px 10px;
+  white-space: nowrap;
+}
+.loud {
+  border: 2px solid var(--error);
+  color: var(--error);
+  font-weight: 600;
+}
 </style>

@@ -17,14 +17,21 @@ const plan = computed(() => view.postPlan.value!)
 const target = computed(() => view.plan.value!.target)
 const method = computed(() => view.methodInHand.value!)
 const isTaken = computed(() => view.post.value?.repair?.method !== undefined)
-const causes = computed(() => plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)))
-const rows = computed(() => [standingRow(plan.value), ...(method.value.holdingGust === undefined ? [] : [methodRow(method.value)])])
+const causes = computed(() =>
+  plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)),
+)
+const rows = computed(() => [
+  standingRow(plan.value),
+  ...(method.value.holdingGust === undefined ? [] : [methodRow(method.value)]),
+])
 const weakest = computed(() => method.value.links.find((link) => link.link === method.value.weakest))
-const nameOf = (rowsOf: readonly { key: string; name: string }[], key?: string) => rowsOf.find((each) => each.key === key)?.name
+const nameOf = (rowsOf: readonly { key: string; name: string }[], key?: string) =>
+  rowsOf.find((each) => each.key === key)?.name
 const materials = computed(() => {
   const { concrete, parts } = method.value
   return [
-    concrete && `${concrete.bags.count} bags of ${nameOf(tables.mixes, concrete.mix)} (${concrete.bags.exactCount.toFixed(1)} by measure)`,
+    concrete &&
+      `${concrete.bags.count} bags of ${nameOf(tables.mixes, concrete.mix)} (${concrete.bags.exactCount.toFixed(1)} by measure)`,
     concrete && `${litres(concrete.bags.water)} L of water`,
     concrete && concrete.stone > 0 && `${litres(concrete.stone)} L of stone for the bed`,
     parts?.spur && `1 × ${nameOf(tables.parts.spurs, parts.spur)}`,
@@ -43,7 +50,9 @@ const print = () => window.print()
     </div>
     <header>
       <h1 id="sheet-title">Post {{ view.post.value?.id }}: {{ method.name.toLowerCase() }}</h1>
-      <p>{{ store.job?.name }}<template v-if="store.job?.site?.name">, {{ store.job.site.name }}</template></p>
+      <p>
+        {{ store.job?.name }}<template v-if="store.job?.site?.name">, {{ store.job.site.name }}</template>
+      </p>
       <p v-if="!isTaken" class="string-words">Proposed, not yet chosen.</p>
     </header>
     <p v-for="flag in plan.diagnosis.redFlags" :key="flag" class="red-flag">{{ flag }}</p>
@@ -54,30 +63,57 @@ const print = () => window.print()
           <h2>What failed</h2>
           <p v-if="causes.length === 0">Not found yet.</p>
           <template v-for="cause in causes" :key="cause.cause">
-            <p><strong>{{ cause.name }}</strong>, {{ inHundred(cause.probability) }}.</p>
-            <ul><li v-for="reason in cause.evidence.slice(0, 4)" :key="reason.observation">{{ reason.says }}: {{ strengthWords(reason.decibans) }}</li></ul>
+            <p>
+              <strong>{{ cause.name }}</strong
+              >, {{ inHundred(cause.probability) }}.
+            </p>
+            <ul>
+              <li v-for="reason in cause.evidence.slice(0, 4)" :key="reason.observation">
+                {{ reason.says }}: {{ strengthWords(reason.decibans) }}
+              </li>
+            </ul>
           </template>
         </section>
         <section>
           <h2>What it will stand</h2>
-          <GustScale v-if="method.holdingGust !== undefined" :rows="rows" :target="target.gust" :gust50="target.gust50" label="Before and after on the scale of gusts" />
-          <p v-if="weakest && method.holdingGust !== undefined">Gives way at {{ showGust(method.holdingGust) }}, {{ returnPeriodWords(weakest.returnYears) }}: {{ weakest.name }} first.</p>
+          <GustScale
+            v-if="method.holdingGust !== undefined"
+            :rows="rows"
+            :target="target.gust"
+            :gust50="target.gust50"
+            label="Before and after on the scale of gusts"
+          />
+          <p v-if="weakest && method.holdingGust !== undefined">
+            Gives way at {{ showGust(method.holdingGust) }}, {{ returnPeriodWords(weakest.returnYears) }}:
+            {{ weakest.name }} first.
+          </p>
           <p v-else>It is made safe for today only and holds no wind of its own.</p>
-          <p v-if="method.leavesUnsolved.length">Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.</p>
+          <p v-if="method.leavesUnsolved.length">
+            Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.
+          </p>
         </section>
       </div>
     </div>
     <div class="columns">
       <section v-if="method.hole">
         <h2>The hole</h2>
-        <p>{{ preferences.show(method.hole.diameter) }} wide. {{ depthReason(method.hole, plan.depthRules, preferences.units) }}</p>
+        <p>
+          {{ preferences.show(method.hole.diameter) }} wide.
+          {{ depthReason(method.hole, plan.depthRules, preferences.units) }}
+        </p>
         <h2>Bring</h2>
-        <ul><li v-for="item in materials" :key="item">{{ item }}</li></ul>
+        <ul>
+          <li v-for="item in materials" :key="item">{{ item }}</li>
+        </ul>
         <p>About {{ showMinutes(method.minutes) }} of work.</p>
       </section>
       <section>
         <h2>Steps</h2>
-        <ol><li v-for="step in method.steps" :key="step.key">{{ step.text }} <strong v-if="step.doNotSkip">Do not skip.</strong></li></ol>
+        <ol>
+          <li v-for="step in method.steps" :key="step.key">
+            {{ step.text }} <strong v-if="step.doNotSkip">Do not skip.</strong>
+          </li>
+        </ol>
       </section>
     </div>
     <section>
@@ -86,28 +122,73 @@ const print = () => window.print()
     </section>
     <section v-if="view.assumed.value.length" class="soft">
       <h2>Assumed</h2>
-      <ul class="assumed"><li v-for="each in view.assumed.value" :key="each.key">{{ each.key }}: {{ typeof each.value === 'object' ? '' : each.value }} ({{ each.why }})</li></ul>
+      <ul class="assumed">
+        <li v-for="each in view.assumed.value" :key="each.key">
+          {{ each.key }}: {{ typeof each.value === 'object' ? '' : each.value }} ({{ each.why }})
+        </li>
+      </ul>
     </section>
-    <footer>Hills and escarpments are not covered. Figures are planning estimates; local codes and licensed practice decide.</footer>
+    <footer>
+      Hills and escarpments are not covered. Figures are planning estimates; local codes and licensed practice decide.
+    </footer>
   </main>
 </template>
 
 <style scoped>
-.sheet { flex: 1; min-height: 0; overflow-y: auto; padding: 16px 20px; }
-.sheet > * { max-width: 1100px; margin-left: auto; margin-right: auto; }
-.tools { margin-bottom: 14px; }
-section { margin: 12px 0; }
-.columns { display: grid; grid-template-columns: 1fr 1fr; gap: 24px; }
-.picture { height: 420px; border: 1.5px solid var(--ink); }
-.caution { margin-bottom: 6px; }
-.assumed { columns: 2 260px; font-size: 14px; }
-footer { border-top: 1.8px solid var(--ink); padding: 8px 0 16px; font-weight: 600; }
+.sheet {
+  flex: 1;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 16px 20px;
+}
+.sheet > * {
+  max-width: 1100px;
+  margin-left: auto;
+  margin-right: auto;
+}
+.tools {
+  margin-bottom: 14px;
+}
+section {
+  margin: 12px 0;
+}
+.columns {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 24px;
+}
+.picture {
+  height: 420px;
+  border: 1.5px solid var(--ink);
+}
+.caution {
+  margin-bottom: 6px;
+}
+.assumed {
+  columns: 2 260px;
+  font-size: 14px;
+}
+footer {
+  border-top: 1.8px solid var(--ink);
+  padding: 8px 0 16px;
+  font-weight: 600;
+}
 @media (max-width: 760px) {
-  .columns { grid-template-columns: minmax(0, 1fr); gap: 0; }
-  .picture { height: 320px; }
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0;
+  }
+  .picture {
+    height: 320px;
+  }
 }
 @media print {
-  .sheet { overflow: visible; padding: 0; }
-  .picture { height: 300px; }
+  .sheet {
+    overflow: visible;
+    padding: 0;
+  }
+  .picture {
+    height: 300px;
+  }
 }
 </style>

@@ -37,13 +37,17 @@ export function useJobKeys(): void {
   function newReading(): void {
     view.goTo('look')
     void nextTick(() => {
-      const unanswered = [...document.querySelectorAll<HTMLElement>('.question')].find((question) => !question.querySelector('[aria-pressed="true"]'))
+      const unanswered = [...document.querySelectorAll<HTMLElement>('.question')].find(
+        (question) => !question.querySelector('[aria-pressed="true"]'),
+      )
       unanswered?.querySelector('button')?.focus()
     })
   }
 
   useEventListener('keydown', (event: KeyboardEvent) => {
-    const typing = (event.target as HTMLElement).closest('input, textarea, select, [role="combobox"], [role="listbox"], [contenteditable]')
+    const typing = (event.target as HTMLElement).closest(
+      'input, textarea, select, [role="combobox"], [role="listbox"], [contenteditable]',
+    )
     if (typing || finder.open.value || event.ctrlKey || event.metaKey || event.altKey) return
     const action = actions[event.key]
     if (!action) return

@@ -20,15 +20,28 @@ export const useJobView = createSharedComposable(() => {
   const resolved = computed(() => store.job && withAssumptions(store.job, tables))
   const plan = computed(() => store.job && planJob(store.job))
 
-  const posts = computed(() => resolved.value?.lines.flatMap((line) => line.posts.map((post) => ({ line, post }))) ?? [])
+  const posts = computed(
+    () => resolved.value?.lines.flatMap((line) => line.posts.map((post) => ({ line, post }))) ?? [],
+  )
   /** Set at once: two quick steps must not both start from the address, which follows later. */
   const chosenId = ref<unknown>()
-  watch(() => [route.value.params.id, route.value.query.post], () => (chosenId.value = route.value.query.post), { immediate: true })
-  const index = computed(() => Math.max(0, posts.value.findIndex(({ post }) => post.id === chosenId.value)))
+  watch(
+    () => [route.value.params.id, route.value.query.post],
+    () => (chosenId.value = route.value.query.post),
+    { immediate: true },
+  )
+  const index = computed(() =>
+    Math.max(
+      0,
+      posts.value.findIndex(({ post }) => post.id === chosenId.value),
+    ),
+  )
   const line = computed<ResolvedLine | undefined>(() => posts.value[index.value]?.line)
   const post = computed<ResolvedPost | undefined>(() => posts.value[index.value]?.post)
   const postPlan = computed<PostPlan | undefined>(() => plan.value?.posts[index.value])
-  const assumed = computed(() => plan.value?.assumed.filter((each) => each.post === null || each.post === post.value?.id) ?? [])
+  const assumed = computed(
+    () => plan.value?.assumed.filter((each) => each.post === null || each.post === post.value?.id) ?? [],
+  )
 
   /** A method looked at but not yet taken. */
   const previewed = ref<string>()
@@ -38,8 +51,13 @@ export const useJobView = createSharedComposable(() => {
     return postPlan.value?.methods.find((method) => method.method === wanted)
   })
   /** What the drawing shows of it: before the choice of a repair the post is drawn as it stands. */
-  const drawnMethod = computed(() => (AS_IT_STANDS.includes(String(route.value.params.place)) ? undefined : methodInHand.value))
-  watch(() => post.value?.id, () => (previewed.value = undefined))
+  const drawnMethod = computed(() =>
+    AS_IT_STANDS.includes(String(route.value.params.place)) ? undefined : methodInHand.value,
+  )
+  watch(
+    () => post.value?.id,
+    () => (previewed.value = undefined),
+  )
 
   function choose(id: string): void {
     chosenId.value = id
@@ -56,5 +74,20 @@ export const useJobView = createSharedComposable(() => {
   /** Where commands on the chosen post go. */
   const address = computed(() => ({ line: line.value?.id ?? '', post: post.value?.id ?? '' }))
 
-  return { plan, posts, index, line, post, postPlan, assumed, previewed, methodInHand, drawnMethod, address, choose, walk, goTo }
+  return {
+    plan,
+    posts,
+    index,
+    line,
+    post,
+    postPlan,
+    assumed,
+    previewed,
+    methodInHand,
+    drawnMethod,
+    address,
+    choose,
+    walk,
+    goTo,
+  }
 })

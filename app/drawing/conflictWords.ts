@@ -8,12 +8,16 @@ import { targetOf, type Command } from '~~/core/job/commands'
  */
 export function conflictSubject(command: Command): string {
   const path = targetOf(command).filter((step, i, all) => step !== 'line' && step !== 'post' && all[i - 1] !== 'line')
-  return path.map((step) => step.replace(/([a-z])([A-Z])/g, (_all, a: string, b: string) => `${a} ${b.toLowerCase()}`)).join(' › ')
+  return path
+    .map((step) => step.replace(/([a-z])([A-Z])/g, (_all, a: string, b: string) => `${a} ${b.toLowerCase()}`))
+    .join(' › ')
 }
 
 export function conflictValue({ value }: Command, show: (length: number) => string): string {
   if (value === null || value === undefined) return 'taken back'
   if (typeof value === 'number') return show(value)
   if (typeof value === 'string') return value.replaceAll('-', ' ')
-  return Object.entries(value as Record<string, unknown>).map(([key, part]) => `${key} ${typeof part === 'number' ? show(part) : String(part)}`).join(', ')
+  return Object.entries(value as Record<string, unknown>)
+    .map(([key, part]) => `${key} ${typeof part === 'number' ? show(part) : String(part)}`)
+    .join(', ')
 }

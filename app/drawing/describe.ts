@@ -6,10 +6,22 @@ import type { SectionModel } from './sectionModel'
 const STATE_WORDS = { sound: 'sound', doubtful: 'doubtful', failed: 'failed', unseen: 'not looked at yet' } as const
 
 /** The drawing in words, for whoever does not see it. */
-export function describeSection(post: ResolvedPost, section: SectionModel, show: (length: Metres) => string, method?: string): string {
-  const measures = section.dimensions.map(({ key, length, words }) => `${words ?? DIMENSION_WORDS[key] ?? key} ${show(length)}`)
+export function describeSection(
+  post: ResolvedPost,
+  section: SectionModel,
+  show: (length: Metres) => string,
+  method?: string,
+): string {
+  const measures = section.dimensions.map(
+    ({ key, length, words }) => `${words ?? DIMENSION_WORDS[key] ?? key} ${show(length)}`,
+  )
   const notes = section.notes.map(({ text }) => text)
-  return [`Post ${post.id}, ${STATE_WORDS[postState(post)]}`, method ? `drawn with: ${method.toLowerCase()}` : 'as it stands', ...measures, ...notes].join('; ')
+  return [
+    `Post ${post.id}, ${STATE_WORDS[postState(post)]}`,
+    method ? `drawn with: ${method.toLowerCase()}` : 'as it stands',
+    ...measures,
+    ...notes,
+  ].join('; ')
 }
 
 const DIMENSION_WORDS: Record<string, string> = {

@@ -50,7 +50,9 @@ describe('the section', () => {
     expect(fill.right - fill.left).toBeCloseTo(hole!.diameter, 9)
     expect(fill.bottom).toBeCloseTo(-hole!.footingBottom, 9)
     expect(extent(section.shapes.find((each) => each.key === 'stone')!.points).bottom).toBeCloseTo(-hole!.depth, 9)
-    expect(section.dimensions.map((each) => each.key)).toEqual(expect.arrayContaining(['depth', 'diameter', 'spur-above']))
+    expect(section.dimensions.map((each) => each.key)).toEqual(
+      expect.arrayContaining(['depth', 'diameter', 'spur-above']),
+    )
     expect(section.shapes.filter((each) => each.key.startsWith('fixing'))).toHaveLength(2)
   })
 
@@ -89,7 +91,16 @@ describe('scale', () => {
     const viewport = fitViewport(760, 620, 1.8)
     expect(viewport.pixelsPerMetre).toBeGreaterThanOrEqual(100)
     expect(viewport.pixelsPerMetre).toBeLessThanOrEqual(160)
-    const [a, b] = svgPoints([[0, 0], [1, 1]], viewport, 2).split(' ').map((pair) => pair.split(',').map(Number))
+    const [a, b] = svgPoints(
+      [
+        [0, 0],
+        [1, 1],
+      ],
+      viewport,
+      2,
+    )
+      .split(' ')
+      .map((pair) => pair.split(',').map(Number))
     expect(b![0]! - a![0]!).toBeCloseTo(viewport.pixelsPerMetre, 0)
     expect(a![1]! - b![1]!).toBeCloseTo(viewport.pixelsPerMetre, 0)
   })
@@ -100,7 +111,12 @@ describe('scale', () => {
   })
 
   it('finds the post under a finger on the overview', () => {
-    const marks = overviewMarks([0, 2.4, 4.8].map((station) => ({ station, state: 'sound' as const, lean: 0 })), 4.8, 500, 40)
+    const marks = overviewMarks(
+      [0, 2.4, 4.8].map((station) => ({ station, state: 'sound' as const, lean: 0 })),
+      4.8,
+      500,
+      40,
+    )
     expect(marks.map((mark) => mark.foot)).toEqual([10, 250, 490])
     expect(nearestPost(marks, 260)).toBe(1)
   })

@@ -4,8 +4,16 @@ import type { Metres } from '~~/core/units/types'
 export type Point = readonly [x: Metres, y: Metres]
 
 export type Matter =
-  | 'wood' | 'new-wood' | 'decay' | 'steel'
-  | 'concrete' | 'old-concrete' | 'new-concrete' | 'stone' | 'topping' | 'loose'
+  | 'wood'
+  | 'new-wood'
+  | 'decay'
+  | 'steel'
+  | 'concrete'
+  | 'old-concrete'
+  | 'new-concrete'
+  | 'stone'
+  | 'topping'
+  | 'loose'
 
 export type Outline = 'solid' | 'dashed' | 'broken' | 'thin' | 'none'
 

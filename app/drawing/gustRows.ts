@@ -1,6 +1,18 @@
 import type { DepthRulePlan, MethodPlan, PostPlan } from '~~/core/job/planTypes'
 import { showMinutes } from '~~/core/units/quantity'
-import type { GustRow } from '~/components/GustScale.vue'
+
+export interface GustRow {
+  key: string
+  name: string
+  /** A word below the name. */
+  under?: string
+  lean?: number
+  over?: number
+  /** The link that gives way first, when it is not the ground. */
+  weakest?: string
+  /** Why it is refused: drawn faint, with the reason on the line. */
+  refused?: string
+}
 
 /* Rows of the gust scale, from the plan: nothing is worked out here. */
 

@@ -31,14 +31,25 @@ const MOST_END = 90
  *
  * @param marks all that will stand on the scale: it is long enough for them, up to 90 m/s
  */
-export function gustScaleModel(marks: readonly GustMarks[], target: MetresPerSecond, gust50: MetresPerSecond): GustScaleModel {
+export function gustScaleModel(
+  marks: readonly GustMarks[],
+  target: MetresPerSecond,
+  gust50: MetresPerSecond,
+): GustScaleModel {
   const greatest = Math.max(target, ...marks.flatMap(({ lean = 0, over = 0 }) => [lean, over]).filter(Number.isFinite))
   const end = Math.min(MOST_END, Math.max(LEAST_END, Math.ceil((greatest + 4) / 10) * 10))
   const scale = scaleLinear([0, end], [0, 1]).clamp(true)
   return {
     place: (gust) => (Number.isFinite(gust) ? scale(gust) : 1),
-    ticks: scale.ticks(end / 10).filter((gust) => gust > 0).map((gust) => ({ gust, at: scale(gust) })),
-    years: SHOWN_YEARS.map(({ years, align }) => ({ words: `${years} y`, at: scale(gustOfReturnPeriod(years, gust50)), align })),
+    ticks: scale
+      .ticks(end / 10)
+      .filter((gust) => gust > 0)
+      .map((gust) => ({ gust, at: scale(gust) })),
+    years: SHOWN_YEARS.map(({ years, align }) => ({
+      words: `${years} y`,
+      at: scale(gustOfReturnPeriod(years, gust50)),
+      align,
+    })),
     target: scale(target),
     end,
   }

@@ -59,7 +59,8 @@ const RAIL_HEIGHT: Metres = 0.075
  * @returns geometry in metres, x counted from the start of the line
  */
 export function lineModel(line: ResolvedLine, chosen: string, from: Metres, to: Metres, repaired: boolean): LineModel {
-  const slopeOf = (post: ResolvedPost) => (repaired && post.id === chosen ? 0 : leanSlopes(post.observations.lean).along)
+  const slopeOf = (post: ResolvedPost) =>
+    repaired && post.id === chosen ? 0 : leanSlopes(post.observations.lean).along
   const near = line.posts.filter((post, i) => {
     const before = line.posts[i - 1]?.station ?? post.station
     const after = line.posts[i + 1]?.station ?? post.station
@@ -81,7 +82,14 @@ function postModel(line: ResolvedLine, post: ResolvedPost): PostModel {
   const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
   const footing: Shape[] =
     (kind === 'concrete' || kind === 'stone') && diameter && bottom
-      ? [{ key: 'footing', matter: kind === 'stone' ? 'stone' : 'old-concrete', points: box(-diameter / 2, diameter / 2, -bottom, -top), outline: 'thin' }]
+      ? [
+          {
+            key: 'footing',
+            matter: kind === 'stone' ? 'stone' : 'old-concrete',
+            points: box(-diameter / 2, diameter / 2, -bottom, -top),
+            outline: 'thin',
+          },
+        ]
       : []
   return {
     id: post.id,
@@ -89,12 +97,22 @@ function postModel(line: ResolvedLine, post: ResolvedPost): PostModel {
     shapes: [
       ...footing,
       { key: 'buried', matter: 'wood', points: leaning(along, -buried, 0, slope), outline: 'none' },
-      { key: 'post', matter: post.material === 'steel' ? 'steel' : post.material === 'concrete' ? 'concrete' : 'wood', points: leaning(along, 0, line.height, slope), outline: outlineOf(post) },
+      {
+        key: 'post',
+        matter: post.material === 'steel' ? 'steel' : post.material === 'concrete' ? 'concrete' : 'wood',
+        points: leaning(along, 0, line.height, slope),
+        outline: outlineOf(post),
+      },
     ],
   }
 }
 
-function bayModel(line: ResolvedLine, [left, right]: [ResolvedPost, ResolvedPost], chosen: string, slopeOf: (post: ResolvedPost) => number): BayModel {
+function bayModel(
+  line: ResolvedLine,
+  [left, right]: [ResolvedPost, ResolvedPost],
+  chosen: string,
+  slopeOf: (post: ResolvedPost) => number,
+): BayModel {
   const cladding = CLADDING[line.kind]
   const leftEdge = left.station + sectionSize(left.section).along / 2 + (left.id === chosen ? CUT_AWAY : 0)
   const rightEdge = right.station - sectionSize(right.section).along / 2 - (right.id === chosen ? CUT_AWAY : 0)

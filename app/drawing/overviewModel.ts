@@ -19,7 +19,12 @@ const LEAN_LARGER = 3
 const MARGIN = 10
 
 /** Whole line in a strip of this width, every post at its station, px. */
-export function overviewMarks(posts: readonly OverviewPost[], length: Metres, width: number, postHeight: number): OverviewMark[] {
+export function overviewMarks(
+  posts: readonly OverviewPost[],
+  length: Metres,
+  width: number,
+  postHeight: number,
+): OverviewMark[] {
   const scale = (width - 2 * MARGIN) / Math.max(1e-6, length)
   return posts.map(({ station, state, lean }) => {
     const foot = Math.round((MARGIN + station * scale) * 10) / 10

@@ -28,7 +28,12 @@ const CUT_BACK = 0.04
  * @param method absent for the post as it stands
  * @returns shapes in metres from the foot of the post at the ground
  */
-export function sectionModel(line: ResolvedLine, post: ResolvedPost, parts: RepairParts, method?: MethodPlan): SectionModel {
+export function sectionModel(
+  line: ResolvedLine,
+  post: ResolvedPost,
+  parts: RepairParts,
+  method?: MethodPlan,
+): SectionModel {
   if (!method || method.method === 'make-safe') return standing(line, post)
   switch (method.method) {
     case 'repair-spur':
@@ -58,7 +63,18 @@ function standing(line: ResolvedLine, post: ResolvedPost): SectionModel {
   ]
   const top = slope * line.height
   const dimensions: Dimension[] =
-    Math.abs(top) < 0.005 ? [] : [{ key: 'lean', from: [0, line.height + 0.1], to: [top, line.height + 0.1], side: 'above', length: Math.abs(top), words: 'off plumb' }]
+    Math.abs(top) < 0.005
+      ? []
+      : [
+          {
+            key: 'lean',
+            from: [0, line.height + 0.1],
+            to: [top, line.height + 0.1],
+            side: 'above',
+            length: Math.abs(top),
+            words: 'off plumb',
+          },
+        ]
   return {
     shapes,
     dimensions: [...dimensions, ...footingDimensions(post)],
@@ -67,7 +83,12 @@ function standing(line: ResolvedLine, post: ResolvedPost): SectionModel {
   }
 }
 
-function inNewConcrete(line: ResolvedLine, post: ResolvedPost, method: MethodPlan, matter: 'wood' | 'new-wood'): SectionModel {
+function inNewConcrete(
+  line: ResolvedLine,
+  post: ResolvedPost,
+  method: MethodPlan,
+  matter: 'wood' | 'new-wood',
+): SectionModel {
   const { along } = sectionSize(post.section)
   const hole = method.hole!
   const bottom = matter === 'wood' ? Math.min(buriedDepth(line, post), hole.footingBottom) : hole.footingBottom
@@ -85,16 +106,24 @@ function spurred(line: ResolvedLine, post: ResolvedPost, parts: RepairParts, met
   const left = along / 2
   const centre = left + spur.size / 2
   const above = spur.length / 2
-  const fixings = [spur.lowerFixing, spur.upperFixing].map((height, i): Shape => ({
-    key: `fixing-${i}`,
-    matter: 'steel',
-    points: box(-along / 2 - 0.02, left + spur.size + 0.02, height - 0.008, height + 0.008),
-    outline: 'thin',
-  }))
+  const fixings = [spur.lowerFixing, spur.upperFixing].map(
+    (height, i): Shape => ({
+      key: `fixing-${i}`,
+      matter: 'steel',
+      points: box(-along / 2 - 0.02, left + spur.size + 0.02, height - 0.008, height + 0.008),
+      outline: 'thin',
+    }),
+  )
   const head: Shape = {
     key: 'spur',
     matter: 'concrete',
-    points: [[left, -Math.min(above, method.hole!.footingBottom)], [left + spur.size, -Math.min(above, method.hole!.footingBottom)], [left + spur.size, above], [left + spur.size / 2, above], [left, above - spur.size / 2]],
+    points: [
+      [left, -Math.min(above, method.hole!.footingBottom)],
+      [left + spur.size, -Math.min(above, method.hole!.footingBottom)],
+      [left + spur.size, above],
+      [left + spur.size / 2, above],
+      [left, above - spur.size / 2],
+    ],
     outline: 'solid',
   }
   const shapes: Shape[] = [
@@ -106,16 +135,36 @@ function spurred(line: ResolvedLine, post: ResolvedPost, parts: RepairParts, met
     ...fixings,
   ]
   const weakest = method.links.find((link) => link.link === method.weakest)
-  const height = method.weakest === 'upper-fixing' ? spur.upperFixing : method.weakest === 'lower-fixing' ? spur.lowerFixing : undefined
+  const height =
+    method.weakest === 'upper-fixing'
+      ? spur.upperFixing
+      : method.weakest === 'lower-fixing'
+        ? spur.lowerFixing
+        : undefined
   return {
     shapes,
     dimensions: [
       ...holeDimensions(method, centre),
-      { key: 'spur-above', from: [left + spur.size + 0.12, 0], to: [left + spur.size + 0.12, above], side: 'right', length: above },
+      {
+        key: 'spur-above',
+        from: [left + spur.size + 0.12, 0],
+        to: [left + spur.size + 0.12, above],
+        side: 'right',
+        length: above,
+      },
     ],
     notes: [
       { key: 'cut', at: [-along / 2, CUT_BACK], text: 'cut back to sound wood', side: 'left' },
-      ...(height !== undefined && weakest ? [{ key: 'weakest', at: [-along / 2, height] as const, text: `${weakest.name} is the weakest link`, side: 'left' as const }] : []),
+      ...(height !== undefined && weakest
+        ? [
+            {
+              key: 'weakest',
+              at: [-along / 2, height] as const,
+              text: `${weakest.name} is the weakest link`,
+              side: 'left' as const,
+            },
+          ]
+        : []),
     ],
   }
 }
@@ -127,9 +176,22 @@ function pinned(line: ResolvedLine, post: ResolvedPost, parts: RepairParts, meth
     shapes: [
       ...standingFooting(post),
       { key: 'post', matter: 'wood', points: box(-along / 2, along / 2, 0.01, line.height), outline: 'solid' },
-      { key: 'pin', matter: 'steel', points: box(-pin.diameter / 2, pin.diameter / 2, -buriedDepth(line, post), pin.insertion), outline: 'solid' },
+      {
+        key: 'pin',
+        matter: 'steel',
+        points: box(-pin.diameter / 2, pin.diameter / 2, -buriedDepth(line, post), pin.insertion),
+        outline: 'solid',
+      },
     ],
-    dimensions: [{ key: 'pin', from: [along / 2 + 0.1, 0], to: [along / 2 + 0.1, pin.insertion], side: 'right', length: pin.insertion }],
+    dimensions: [
+      {
+        key: 'pin',
+        from: [along / 2 + 0.1, 0],
+        to: [along / 2 + 0.1, pin.insertion],
+        side: 'right',
+        length: pin.insertion,
+      },
+    ],
     notes: [],
   }
 }
@@ -140,8 +202,12 @@ function holeShapes(method: MethodPlan, centre = 0): Shape[] {
   const right = centre + diameter / 2
   const top = Math.max(0, fillTop)
   return [
-    ...(top > 0 ? [{ key: 'topping', matter: 'topping', points: box(left, right, -top, 0), outline: 'none' } as const] : []),
-    ...(stoneBed > 0 ? [{ key: 'stone', matter: 'stone', points: box(left, right, -depth, -footingBottom), outline: 'solid' } as const] : []),
+    ...(top > 0
+      ? [{ key: 'topping', matter: 'topping', points: box(left, right, -top, 0), outline: 'none' } as const]
+      : []),
+    ...(stoneBed > 0
+      ? [{ key: 'stone', matter: 'stone', points: box(left, right, -depth, -footingBottom), outline: 'solid' } as const]
+      : []),
     { key: 'fill', matter: 'new-concrete', points: box(left, right, -footingBottom, -fillTop), outline: 'solid' },
   ]
 }
@@ -151,14 +217,27 @@ function holeDimensions(method: MethodPlan, centre = 0): Dimension[] {
   const right = centre + diameter / 2
   return [
     { key: 'depth', from: [right + 0.14, 0], to: [right + 0.14, -depth], side: 'right', length: depth },
-    { key: 'diameter', from: [centre - diameter / 2, -depth - 0.1], to: [right, -depth - 0.1], side: 'below', length: diameter },
+    {
+      key: 'diameter',
+      from: [centre - diameter / 2, -depth - 0.1],
+      to: [right, -depth - 0.1],
+      side: 'below',
+      length: diameter,
+    },
   ]
 }
 
 function standingFooting(post: ResolvedPost): Shape[] {
   const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
   if (diameter === undefined || bottom === undefined || (kind !== 'concrete' && kind !== 'stone')) return []
-  return [{ key: 'footing', matter: kind === 'stone' ? 'stone' : 'old-concrete', points: box(-diameter / 2, diameter / 2, -bottom, -top), outline: 'thin' }]
+  return [
+    {
+      key: 'footing',
+      matter: kind === 'stone' ? 'stone' : 'old-concrete',
+      points: box(-diameter / 2, diameter / 2, -bottom, -top),
+      outline: 'thin',
+    },
+  ]
 }
 
 /** What shows of the old footing beside a new hole. */
@@ -171,7 +250,15 @@ function oldFootingLeft(post: ResolvedPost, newDiameter: Metres): Shape[] {
 function footingDimensions(post: ResolvedPost): Dimension[] {
   const { diameter, bottom } = post.footing ?? {}
   if (standingFooting(post).length === 0) return []
-  return [{ key: 'footing', from: [diameter! / 2 + 0.12, 0], to: [diameter! / 2 + 0.12, -bottom!], side: 'right', length: bottom! }]
+  return [
+    {
+      key: 'footing',
+      from: [diameter! / 2 + 0.12, 0],
+      to: [diameter! / 2 + 0.12, -bottom!],
+      side: 'right',
+      length: bottom!,
+    },
+  ]
 }
 
 function decay(post: ResolvedPost, along: Metres, slope: number): Shape[] {
@@ -183,12 +270,19 @@ function decay(post: ResolvedPost, along: Metres, slope: number): Shape[] {
     key: `decay-${side}`,
     matter: 'decay' as const,
     outline: 'none' as const,
-    points: [at(side * half, DECAY_UP), at(side * (half - soft), 0), at(side * (half - soft), -DECAY_DOWN), at(side * half, -DECAY_DOWN)],
+    points: [
+      at(side * half, DECAY_UP),
+      at(side * (half - soft), 0),
+      at(side * (half - soft), -DECAY_DOWN),
+      at(side * half, -DECAY_DOWN),
+    ],
   }))
 }
 
 function decayNotes(post: ResolvedPost, along: Metres): Note[] {
-  return softAtGroundOf(post.observations) > 0 ? [{ key: 'decay', at: [-along / 2, 0], text: 'soft wood', side: 'left' }] : []
+  return softAtGroundOf(post.observations) > 0
+    ? [{ key: 'decay', at: [-along / 2, 0], text: 'soft wood', side: 'left' }]
+    : []
 }
 
 const buriedDepth = (line: ResolvedLine, post: ResolvedPost): Metres => Math.max(0, post.length - line.height)

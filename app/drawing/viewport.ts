@@ -28,11 +28,21 @@ const ROOM_BELOW: Metres = 0.42
  * @param wish `zoom` px per metre that a person asked for; `hole` depth of the hole that
  *   matters more than the top of the fence, m
  */
-export function fitViewport(width: number, height: number, fenceHeight: Metres, wish: { zoom?: number; hole?: Metres } = {}): Viewport {
+export function fitViewport(
+  width: number,
+  height: number,
+  fenceHeight: Metres,
+  wish: { zoom?: number; hole?: Metres } = {},
+): Viewport {
   const { zoom, hole } = wish
   if (height < LOW && hole !== undefined && zoom === undefined) {
     const scale = (height * (1 - ABOVE_HOLE_SHARE)) / (hole + ROOM_BELOW)
-    return { width, height, pixelsPerMetre: Math.max(ZOOM.least, Math.min(160, scale)), groundY: height * ABOVE_HOLE_SHARE }
+    return {
+      width,
+      height,
+      pixelsPerMetre: Math.max(ZOOM.least, Math.min(160, scale)),
+      groundY: height * ABOVE_HOLE_SHARE,
+    }
   }
   const aboveFits = (height * ABOVE_SHARE) / (fenceHeight + ROOM_ABOVE)
   const fitted = Math.min(160, Math.max(ZOOM.least, aboveFits))
@@ -43,7 +53,11 @@ export function fitViewport(width: number, height: number, fenceHeight: Metres, 
 
 /** SVG point list, relative to `origin` metres along the line. */
 export function svgPoints(points: readonly Point[], viewport: Viewport, origin: Metres = 0): string {
-  return points.map(([x, y]) => `${px((x + origin) * viewport.pixelsPerMetre)},${px(viewport.groundY - y * viewport.pixelsPerMetre)}`).join(' ')
+  return points
+    .map(
+      ([x, y]) => `${px((x + origin) * viewport.pixelsPerMetre)},${px(viewport.groundY - y * viewport.pixelsPerMetre)}`,
+    )
+    .join(' ')
 }
 
 export const px = (value: number) => Math.round(value * 10) / 10

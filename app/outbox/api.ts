@@ -41,9 +41,12 @@ export class Refusal extends Error {
 async function ask<T>(path: string, body?: unknown, raw?: string): Promise<T> {
   let answer: Response
   try {
-    answer = await fetch(`/api${path}`, body === undefined && raw === undefined
-      ? { headers: { accept: 'application/json' } }
-      : { method: 'POST', headers: { 'content-type': 'application/json' }, body: raw ?? JSON.stringify(body) })
+    answer = await fetch(
+      `/api${path}`,
+      body === undefined && raw === undefined
+        ? { headers: { accept: 'application/json' } }
+        : { method: 'POST', headers: { 'content-type': 'application/json' }, body: raw ?? JSON.stringify(body) },
+    )
   } catch {
     throw new Refusal(0, 'No connection. What you entered waits on this device.')
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Refusal, ListedJob} from '~/outbox/api';
+import type { Refusal, ListedJob } from '~/outbox/api'
 import { api } from '~/outbox/api'
 import { storage } from '~/outbox/storage'
 import { jobSummary } from '~~/core/job/summary'
@@ -21,12 +21,22 @@ async function load(): Promise<void> {
 /** Jobs that this device has opened before: they open without a signal. */
 async function keptJobs(): Promise<ListedJob[]> {
   const kept = await storage.jobs.toArray()
-  return kept.map(({ id, version, job }) => ({ id, version, name: job.name, siteName: job.site?.name ?? '', summary: jobSummary(job), updatedAt: '' }))
+  return kept.map(({ id, version, job }) => ({
+    id,
+    version,
+    name: job.name,
+    siteName: job.site?.name ?? '',
+    summary: jobSummary(job),
+    updatedAt: '',
+  }))
 }
 onMounted(load)
 
 const needing = computed(() => jobs.value?.filter((job) => job.summary.undecided > 0) ?? [])
-const found = computed(() => jobs.value?.filter((job) => `${job.name} ${job.siteName}`.toLowerCase().includes(wanted.value.toLowerCase())) ?? [])
+const found = computed(
+  () =>
+    jobs.value?.filter((job) => `${job.name} ${job.siteName}`.toLowerCase().includes(wanted.value.toLowerCase())) ?? [],
+)
 </script>
 
 <template>
@@ -37,28 +47,47 @@ const found = computed(() => jobs.value?.filter((job) => `${job.name} ${job.site
       <NewJobForm @made="(id) => navigateTo(`/jobs/${id}/look`)" />
     </header>
     <main>
-      <p v-if="failure" class="caution" role="alert">{{ failure }} <v-btn variant="text" @click="load">Try again</v-btn></p>
+      <p v-if="failure" class="caution" role="alert">
+        {{ failure }} <v-btn variant="text" @click="load">Try again</v-btn>
+      </p>
       <section v-if="needing.length" class="needs" aria-labelledby="needs-title">
         <h2 id="needs-title">What needs you now</h2>
         <ul>
           <li v-for="job in needing" :key="job.id">
-            <NuxtLink :to="`/jobs/${job.id}/look`"><strong class="measure">{{ job.summary.undecided }}</strong> {{ job.summary.undecided === 1 ? 'post' : 'posts' }} without a repair on {{ job.name }}</NuxtLink>
+            <NuxtLink :to="`/jobs/${job.id}/look`"
+              ><strong class="measure">{{ job.summary.undecided }}</strong>
+              {{ job.summary.undecided === 1 ? 'post' : 'posts' }} without a repair on {{ job.name }}</NuxtLink
+            >
           </li>
         </ul>
       </section>
       <section aria-labelledby="jobs-title">
         <div class="row spread">
           <h1 id="jobs-title">Jobs</h1>
-          <label class="search"><span class="visually-hidden">Search the jobs</span><input v-model="wanted" type="search" placeholder="search"></label>
+          <label class="search"
+            ><span class="visually-hidden">Search the jobs</span
+            ><input v-model="wanted" type="search" placeholder="search"
+          /></label>
         </div>
         <p v-if="!jobs" role="status">Reading the jobs …</p>
         <p v-else-if="jobs.length === 0">No jobs yet. Make one, or open a job file.</p>
         <ul class="list">
           <li v-for="job in found" :key="job.id">
             <NuxtLink :to="`/jobs/${job.id}/look`" class="job">
-              <span class="names"><strong>{{ job.name }}</strong><span class="soft">{{ job.siteName }}</span></span>
+              <span class="names"
+                ><strong>{{ job.name }}</strong
+                ><span class="soft">{{ job.siteName }}</span></span
+              >
               <span class="soft count">{{ job.summary.posts }} posts, {{ job.summary.failed }} failed</span>
-              <OverviewStrip v-for="line in job.summary.lines" :key="line.id" class="sketch" :posts="line.posts" :length="line.length" :label="`${line.name}, ${line.posts.length} posts`" :height="64" />
+              <OverviewStrip
+                v-for="line in job.summary.lines"
+                :key="line.id"
+                class="sketch"
+                :posts="line.posts"
+                :length="line.length"
+                :label="`${line.name}, ${line.posts.length} posts`"
+                :height="64"
+              />
             </NuxtLink>
           </li>
         </ul>
@@ -69,24 +98,94 @@ const found = computed(() => jobs.value?.filter((job) => `${job.name} ${job.site
 </template>
 
 <style scoped>
-.jobs { max-width: 1180px; margin: 0 auto; padding: 0 20px; width: 100%; }
-.head { display: flex; align-items: center; gap: 12px; flex-wrap: wrap; min-height: 64px; border-bottom: 1.8px solid var(--ink); margin-bottom: 18px; padding: 8px 0; }
-.brand { letter-spacing: 0.18em; font-size: 24px; }
-.needs { margin-bottom: 22px; }
-.needs ul, .list { list-style: none; padding: 0; }
-.needs a { display: block; min-height: 48px; padding: 10px 0 10px 14px; border-left: 6px solid var(--string); color: var(--ink); text-decoration: none; margin-top: 8px; }
-.needs .measure { font-size: 22px; margin-right: 4px; }
-.job { display: block; color: var(--ink); text-decoration: none; padding: 14px 0 8px; border-bottom: 1.5px solid var(--rule); }
-.job:hover strong, .needs a:hover { text-decoration: underline; }
-.names { display: inline-flex; gap: 14px; flex-wrap: wrap; align-items: baseline; }
-.names strong { font-size: 18px; }
-.count { float: right; }
-.sketch { margin-top: 6px; }
-.search input { border: 1.5px solid var(--ink); min-height: 48px; padding: 0 12px; font: inherit; color: var(--ink); }
-.foot { margin: 24px 0; font-size: 14px; }
+.jobs {
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 0 20px;
+  width: 100%;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  flex-wrap: wrap;
+  min-height: 64px;
+  border-bottom: 1.8px solid var(--ink);
+  margin-bottom: 18px;
+  padding: 8px 0;
+}
+.brand {
+  letter-spacing: 0.18em;
+  font-size: 24px;
+}
+.needs {
+  margin-bottom: 22px;
+}
+.needs ul,
+.list {
+  list-style: none;
+  padding: 0;
+}
+.needs a {
+  display: block;
+  min-height: 48px;
+  padding: 10px 0 10px 14px;
+  border-left: 6px solid var(--string);
+  color: var(--ink);
+  text-decoration: none;
+  margin-top: 8px;
+}
+.needs .measure {
+  font-size: 22px;
+  margin-right: 4px;
+}
+.job {
+  display: block;
+  color: var(--ink);
+  text-decoration: none;
+  padding: 14px 0 8px;
+  border-bottom: 1.5px solid var(--rule);
+}
+.job:hover strong,
+.needs a:hover {
+  text-decoration: underline;
+}
+.names {
+  display: inline-flex;
+  gap: 14px;
+  flex-wrap: wrap;
+  align-items: baseline;
+}
+.names strong {
+  font-size: 18px;
+}
+.count {
+  float: right;
+}
+.sketch {
+  margin-top: 6px;
+}
+.search input {
+  border: 1.5px solid var(--ink);
+  min-height: 48px;
+  padding: 0 12px;
+  font: inherit;
+  color: var(--ink);
+}
+.foot {
+  margin: 24px 0;
+  font-size: 14px;
+}
 @media (max-width: 760px) {
-  .jobs { padding: 0 14px; }
-  .count { float: none; display: block; }
-  .search input { width: 150px; }
+  .jobs {
+    padding: 0 14px;
+  }
+  .count {
+    float: none;
+    display: block;
+  }
+  .search input {
+    width: 150px;
+  }
 }
 </style>

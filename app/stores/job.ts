@@ -65,7 +65,8 @@ export const useJobStore = defineStore('job', () => {
     try {
       const read = await api.readJob(id.value)
       reachable.value = true
-      if (read.id === id.value && waiting.value.length === 0 && read.version !== version.value) await settle(read.job, read.version)
+      if (read.id === id.value && waiting.value.length === 0 && read.version !== version.value)
+        await settle(read.job, read.version)
     } catch (error) {
       const refusal = error as Refusal
       reachable.value = !refusal.passing
@@ -77,7 +78,10 @@ export const useJobStore = defineStore('job', () => {
   async function settle(document: Job, at: number): Promise<void> {
     base.value = document
     version.value = at
-    job.value = applyCommands(document, waiting.value.flatMap((batch) => batch.commands))
+    job.value = applyCommands(
+      document,
+      waiting.value.flatMap((batch) => batch.commands),
+    )
     await storage.jobs.put({ id: id.value, version: at, job: plain(document) })
   }
 
@@ -118,7 +122,8 @@ export const useJobStore = defineStore('job', () => {
   const undo = () => step(undoSteps, redoSteps)
   const redo = () => step(redoSteps, undoSteps)
 
-  const keepWayBack = () => storage.wayBack.put({ jobId: id.value, undo: plain(undoSteps.value), redo: plain(redoSteps.value) })
+  const keepWayBack = () =>
+    storage.wayBack.put({ jobId: id.value, undo: plain(undoSteps.value), redo: plain(redoSteps.value) })
 
   /** Sends what waits, oldest first, one batch at a time. */
   async function flush(): Promise<void> {
@@ -169,7 +174,9 @@ export const useJobStore = defineStore('job', () => {
     await keepConflicts()
     await storage.transaction('rw', storage.waiting, async () => {
       await storage.waiting.where({ jobId: id.value }).delete()
-      await storage.waiting.bulkAdd(clean.map((batch) => ({ id: batch.id, jobId: id.value, commands: plain(batch.commands) })))
+      await storage.waiting.bulkAdd(
+        clean.map((batch) => ({ id: batch.id, jobId: id.value, commands: plain(batch.commands) })),
+      )
     })
     await settle(body.job!, body.version!)
   }
@@ -183,5 +190,25 @@ export const useJobStore = defineStore('job', () => {
 
   const keepConflicts = () => storage.conflicts.put({ jobId: id.value, conflicts: plain(conflicts.value) })
 
-  return { id, version, job, failure, refused, merged, reachable, waiting, conflicts, saveSign, undoSteps, redoSteps, open, refresh, edit, undo, redo, flush, resolve }
+  return {
+    id,
+    version,
+    job,
+    failure,
+    refused,
+    merged,
+    reachable,
+    waiting,
+    conflicts,
+    saveSign,
+    undoSteps,
+    redoSteps,
+    open,
+    refresh,
+    edit,
+    undo,
+    redo,
+    flush,
+    resolve,
+  }
 })

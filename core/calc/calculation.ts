@@ -42,9 +42,16 @@ function readInputs<F extends Fields>(fields: F, input: unknown, tables: Tables)
   }
   const unknown = Object.keys(input).find((key) => !Object.hasOwn(fields, key))
   if (unknown !== undefined) {
-    throw new InputError(unknown, (input as Record<string, unknown>)[unknown], `left out: known are ${Object.keys(fields).join(', ')}`)
+    throw new InputError(
+      unknown,
+      (input as Record<string, unknown>)[unknown],
+      `left out: known are ${Object.keys(fields).join(', ')}`,
+    )
   }
-  const read = Object.entries(fields).map(([key, field]) => [key, field.read(key, (input as Record<string, unknown>)[key], tables)])
+  const read = Object.entries(fields).map(([key, field]) => [
+    key,
+    field.read(key, (input as Record<string, unknown>)[key], tables),
+  ])
   return Object.fromEntries(read) as Read<F>
 }
 
@@ -70,7 +77,15 @@ export function choice<T extends string>(values: readonly T[]): Field<T> {
 }
 
 export function keyOf(says: string, rows: (tables: Tables) => readonly { key: string }[]): Field<string> {
-  return { says, read: (key, value, tables) => requireChoice(key, value, rows(tables).map((row) => row.key)) }
+  return {
+    says,
+    read: (key, value, tables) =>
+      requireChoice(
+        key,
+        value,
+        rows(tables).map((row) => row.key),
+      ),
+  }
 }
 
 export function optional<T>(field: Field<T>): Field<T | undefined>
@@ -86,10 +101,16 @@ export function optional<T>(field: Field<T>, otherwise?: T): Field<T | undefined
 /** An object whose fields are read under `key.`. */
 export function group<F extends Fields>(fields: F): Field<Read<F>> {
   return {
-    says: `{ ${Object.entries(fields).map(([key, field]) => `${key}: ${field.says}`).join('; ')} }`,
+    says: `{ ${Object.entries(fields)
+      .map(([key, field]) => `${key}: ${field.says}`)
+      .join('; ')} }`,
     read: (key, value, tables) => {
-      if (typeof value !== 'object' || value === null) throw new InputError(key, value, `an object with ${Object.keys(fields).join(', ')}`)
-      const nested = Object.entries(fields).map(([name, field]) => [name, field.read(`${key}.${name}`, (value as Record<string, unknown>)[name], tables)])
+      if (typeof value !== 'object' || value === null)
+        throw new InputError(key, value, `an object with ${Object.keys(fields).join(', ')}`)
+      const nested = Object.entries(fields).map(([name, field]) => [
+        name,
+        field.read(`${key}.${name}`, (value as Record<string, unknown>)[name], tables),
+      ])
       return Object.fromEntries(nested) as Read<F>
     },
   }
@@ -99,7 +120,8 @@ export function listOf<T>(field: Field<T>, longest: number): Field<T[]> {
   return {
     says: `list of ${field.says}`,
     read: (key, value, tables) => {
-      if (!Array.isArray(value) || value.length > longest) throw new InputError(key, value, `a list of at most ${longest}`)
+      if (!Array.isArray(value) || value.length > longest)
+        throw new InputError(key, value, `a list of at most ${longest}`)
       return value.map((each, i) => field.read(`${key}[${i}]`, each, tables))
     },
   }

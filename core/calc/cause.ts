@@ -13,7 +13,8 @@ export const diagnoseCalculation = calculation({
     observations: {
       says: 'readings by their keys, each may be missing',
       read(key, value): Observations {
-        if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new InputError(key, value, 'an object of readings')
+        if (typeof value !== 'object' || value === null || Array.isArray(value))
+          throw new InputError(key, value, 'an object of readings')
         return value as Observations
       },
     },
@@ -25,7 +26,12 @@ export const diagnoseCalculation = calculation({
       if (value === undefined) continue
       const values = Object.keys(row.usual).concat(row.silent ?? [])
       const known = row.bands ? typeof value === 'number' && value >= 0 : values.includes(value as string)
-      if (!known) throw new InputError(`observations.${row.observation}`, value, row.bands ? 'a depth of soft wood in metres' : `one of ${values.join(', ')}`)
+      if (!known)
+        throw new InputError(
+          `observations.${row.observation}`,
+          value,
+          row.bands ? 'a depth of soft wood in metres' : `one of ${values.join(', ')}`,
+        )
     }
     return { ...diagnose(facts, observations, tables.causes) }
   },

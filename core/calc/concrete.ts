@@ -11,10 +11,20 @@ export const sectionCalculation = calculation({
   says: 'section properties of a post, sound or with soft wood on each face',
   inputs: {
     shape: { says: Object.keys(sectionShapes).join(' | '), read: (_key, value) => value },
-    along: passed('m'), across: passed('m'), diameter: passed('m'), wall: passed('m'),
+    along: passed('m'),
+    across: passed('m'),
+    diameter: passed('m'),
+    wall: passed('m'),
     soft: optional(quantity(0, 0.5, 'm'), 0),
   },
-  outputs: { modulus: 'm³, bending across the line', inertia: 'm⁴', modulusAlong: 'm³', inertiaAlong: 'm⁴', plasticModulus: 'm³', area: 'm²' },
+  outputs: {
+    modulus: 'm³, bending across the line',
+    inertia: 'm⁴',
+    modulusAlong: 'm³',
+    inertiaAlong: 'm⁴',
+    plasticModulus: 'm³',
+    area: 'm²',
+  },
   run({ soft, ...given }, tables) {
     const read = shaped<Section>(sectionShapes).read('section', given, tables)
     return { ...sectionProperties(read, soft) }
@@ -51,8 +61,11 @@ export const bags = calculation({
     post: optional(section),
   },
   outputs: {
-    count: 'whole bags', exactCount: 'bags', water: 'm³ by the label for the whole bags',
-    ruleWater: "m³ by the filling's own rule", strength: 'Pa at 28 days with the rule’s water',
+    count: 'whole bags',
+    exactCount: 'bags',
+    water: 'm³ by the label for the whole bags',
+    ruleWater: "m³ by the filling's own rule",
+    strength: 'Pa at 28 days with the rule’s water',
   },
   run: ({ concrete, mix, filling, hole: shape, post }, tables) => ({
     ...bagOrder(concrete, row(tables.mixes, mix), row(tables.fillings, filling), shape, post),

@@ -33,14 +33,22 @@ export const postInGround = calculation({
     soil: soilKey,
     saturated: optional(flag(), false),
     ignoredTop: optional(quantity(0, 2, 'm'), 0),
-    segments: listOf(group({ top: quantity(0, 5, 'm'), bottom: quantity(0.05, 5, 'm'), width: quantity(0.02, 3, 'm') }), 20),
+    segments: listOf(
+      group({ top: quantity(0, 5, 'm'), bottom: quantity(0.05, 5, 'm'), width: quantity(0.02, 3, 'm') }),
+      20,
+    ),
     height: quantity(0, 10, 'm'),
     tolerance: optional(quantity(1e-4, 0.2, 'rad'), 1 / 120),
     force: optional(quantity(0, 1e6, 'N')),
   },
   outputs: {
-    over: 'N', lean: 'N', code: 'N, null where the code gives no pressure', pivot: 'm',
-    groundMovement: 'm, with force; null at or over the limit', rotation: 'rad, with force', residual: 'rad, with force',
+    over: 'N',
+    lean: 'N',
+    code: 'N, null where the code gives no pressure',
+    pivot: 'm',
+    groundMovement: 'm, with force; null at or over the limit',
+    rotation: 'rad, with force',
+    residual: 'rad, with force',
   },
   run({ soil, force, tolerance, ...rest }, tables) {
     const post = { ...rest, soil: soilWithFigures(soil, tables) }

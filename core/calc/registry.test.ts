@@ -7,19 +7,44 @@ const run = (name: string, input: unknown) => calculate(name, input, tables)
 
 describe('named calculations', () => {
   it('gives the worked post in the ground', () => {
-    const input = { soil: 'firm-clay', saturated: false, ignoredTop: 0, segments: [{ top: 0, bottom: 0.6, width: 0.25 }], height: 0.94, tolerance: 0.008333 }
+    const input = {
+      soil: 'firm-clay',
+      saturated: false,
+      ignoredTop: 0,
+      segments: [{ top: 0, bottom: 0.6, width: 0.25 }],
+      height: 0.94,
+      tolerance: 0.008333,
+    }
     const { over, lean, code } = run('post-in-ground', input) as Record<string, number>
     expect(Math.abs(over! / 1737 - 1)).toBeLessThan(0.005)
     expect(Math.abs(lean! / 1052 - 1)).toBeLessThan(0.005)
     expect(Math.abs(code! / 149 - 1)).toBeLessThan(0.005)
-    expect(run('post-in-ground', { ...input, force: 1800 })).toMatchObject({ groundMovement: null, rotation: null, residual: null })
+    expect(run('post-in-ground', { ...input, force: 1800 })).toMatchObject({
+      groundMovement: null,
+      rotation: null,
+      residual: null,
+    })
     expect(run('post-in-ground', { ...input, force: 1000 }).groundMovement).toBeCloseTo(0.0038, 4)
   })
 
   it('gives the worked wind', () => {
-    const stretch = { from: 18.78, to: 21.22, length: 40, height: 1.83, solidity: 1, cornerAtStart: false, cornerAtEnd: false }
+    const stretch = {
+      from: 18.78,
+      to: 21.22,
+      length: 40,
+      height: 1.83,
+      solidity: 1,
+      cornerAtStart: false,
+      cornerAtEnd: false,
+    }
     expect(run('wind-coefficient', stretch).coefficient).toBeCloseTo(1.2, 12)
-    const { force, height } = run('wind-force', { ...stretch, gap: 0.05, gust: 40, exposure: 'sheltered', shelter: 1 }) as Record<string, number>
+    const { force, height } = run('wind-force', {
+      ...stretch,
+      gap: 0.05,
+      gust: 40,
+      exposure: 'sheltered',
+      shelter: 1,
+    }) as Record<string, number>
     expect(force).toBeCloseTo(2477, 0)
     expect(height).toBeCloseTo(0.94, 9)
   })
@@ -45,11 +70,19 @@ describe('named calculations', () => {
     expect(concrete * 1e3).toBeCloseTo(34.89, 2)
     expect(run('bags', { concrete, mix: 'post-mix-20', filling: 'wet-barrow', hole, post })).toMatchObject({ count: 4 })
     expect(run('lean', { offset: 0.03, over: 0.6, height: 1.8 }).topOffset).toBeCloseTo(0.09, 12)
-    expect(run('lean', { offset: 0.03, over: 1, second: { offset: 0.04, over: 1 }, height: 2 })).toMatchObject({ topOffset: expect.closeTo(0.1, 12), direction: expect.closeTo(Math.atan2(4, 3), 12) })
+    expect(run('lean', { offset: 0.03, over: 1, second: { offset: 0.04, over: 1 }, height: 2 })).toMatchObject({
+      topOffset: expect.closeTo(0.1, 12),
+      direction: expect.closeTo(Math.atan2(4, 3), 12),
+    })
   })
 
   it('gives the diagnosis', () => {
-    const { causes } = run('diagnose', { material: 'oak', duty: 'line', ageYears: 9, observations: { pushPivot: 'panel-only' } }) as { causes: { cause: string }[] }
+    const { causes } = run('diagnose', {
+      material: 'oak',
+      duty: 'line',
+      ageYears: 9,
+      observations: { pushPivot: 'panel-only' },
+    }) as { causes: { cause: string }[] }
     expect(causes[0]!.cause).toBe('fixing-failure')
   })
 
@@ -60,10 +93,18 @@ describe('named calculations', () => {
     ['code-force', { depth: 1, height: 1, width: 0.3, lateral: 20_000, hieght: 2 }, 'hieght'],
     ['wind-force', { from: 2, to: 1, length: 9, height: 1.8, solidity: 1, gap: 0, gust: 30, exposure: 'open' }, 'to'],
     ['post-in-ground', { soil: 'rock', segments: [], height: 1 }, 'soil'],
-    ['post-in-ground', { soil: 'gravel', segments: [{ top: 0, bottom: 0.5, width: Number.NaN }], height: 1 }, 'segments[0].width'],
+    [
+      'post-in-ground',
+      { soil: 'gravel', segments: [{ top: 0, bottom: 0.5, width: Number.NaN }], height: 1 },
+      'segments[0].width',
+    ],
     ['section', { shape: 'hollow', along: 0.1, across: 0.1 }, 'section.wall'],
     ['return-period', { gust50: 38 }, 'gust'],
-    ['diagnose', { material: 'oak', duty: 'line', ageYears: 9, observations: { pushPivot: 'sideways' } }, 'observations.pushPivot'],
+    [
+      'diagnose',
+      { material: 'oak', duty: 'line', ageYears: 9, observations: { pushPivot: 'sideways' } },
+      'observations.pushPivot',
+    ],
   ])('%s %j is refused by key', (name, input, key) => {
     expect(() => run(name, input)).toThrow(InputError)
     expect(() => run(name, input)).toThrow(expect.objectContaining({ key }))

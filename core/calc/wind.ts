@@ -44,7 +44,10 @@ export const windForce = calculation({
   run(input, tables) {
     requireStretch(input)
     if (input.gap >= input.height) throw new InputError('gap', input.gap, `less than the height, ${input.height} m`)
-    const { force, height, pressure } = windLoad({ ...input, exposure: tables.exposures[input.exposure].factor }, input.gust)
+    const { force, height, pressure } = windLoad(
+      { ...input, exposure: tables.exposures[input.exposure].factor },
+      input.gust,
+    )
     return { force, height, pressure }
   },
 })
@@ -59,7 +62,8 @@ export const returnPeriod = calculation({
   },
   outputs: { returnYears: 'years, when a gust is given', gust: 'm/s, when years are given' },
   run({ gust, returnYears, gust50 }) {
-    if ((gust === undefined) === (returnYears === undefined)) throw new InputError('gust', gust, 'given, or else returnYears: one of the two')
+    if ((gust === undefined) === (returnYears === undefined))
+      throw new InputError('gust', gust, 'given, or else returnYears: one of the two')
     return gust === undefined
       ? { gust: gustOfReturnPeriod(returnYears!, gust50) }
       : { returnYears: returnPeriodOfGust(gust, gust50) }

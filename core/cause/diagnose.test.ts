@@ -11,25 +11,66 @@ const see = (observations: Observations, facts = softwood) => diagnose(facts, ob
 describe('causes', () => {
   it.each<[string, Observations, PostFacts, string]>([
     ['a hinge at the ground', { pushPivot: 'at-ground-line', probeAtGround: 0.03 }, softwood, 'ground-line-decay'],
-    ['sound above, soft below', { pushPivot: 'post-loose-in-concrete', probeAtGround: 0, probeBelow: 0.04 }, softwood, 'buried-decay'],
-    ['clean splinters after a storm', { breakFace: 'clean-splinters', onset: 'after-storm', probeAtGround: 0 }, softwood, 'wind-snap'],
-    ['a small footing that moves', { pushPivot: 'footing-moves', comesUpright: 'will-not', footingFound: 'small' }, softwood, 'undersized-footing'],
+    [
+      'sound above, soft below',
+      { pushPivot: 'post-loose-in-concrete', probeAtGround: 0, probeBelow: 0.04 },
+      softwood,
+      'buried-decay',
+    ],
+    [
+      'clean splinters after a storm',
+      { breakFace: 'clean-splinters', onset: 'after-storm', probeAtGround: 0 },
+      softwood,
+      'wind-snap',
+    ],
+    [
+      'a small footing that moves',
+      { pushPivot: 'footing-moves', comesUpright: 'will-not', footingFound: 'small' },
+      softwood,
+      'undersized-footing',
+    ],
     ['no footing', { pushPivot: 'in-the-soil', footingFound: 'none' }, softwood, 'no-footing'],
-    ['dry pockets', { pushPivot: 'post-loose-in-concrete', footingFound: 'dry-pockets', probeAtGround: 0, probeBelow: 0 }, softwood, 'bad-concrete'],
-    ['a footing that stands proud after frost', { footingFound: 'stands-proud', onset: 'after-frost' }, softwood, 'frost-heave'],
+    [
+      'dry pockets',
+      { pushPivot: 'post-loose-in-concrete', footingFound: 'dry-pockets', probeAtGround: 0, probeBelow: 0 },
+      softwood,
+      'bad-concrete',
+    ],
+    [
+      'a footing that stands proud after frost',
+      { footingFound: 'stands-proud', onset: 'after-frost' },
+      softwood,
+      'frost-heave',
+    ],
     ['galleries', { breakFace: 'galleries-and-dust', probeAtGround: 0.02 }, softwood, 'insect-damage'],
     ['a swinging panel', { pushPivot: 'panel-only', probeAtGround: 0 }, softwood, 'fixing-failure'],
-    ['a rusted tube', { pushPivot: 'at-ground-line', breakFace: 'rust-flakes' }, { ...softwood, material: 'steel' }, 'corroded-steel'],
+    [
+      'a rusted tube',
+      { pushPivot: 'at-ground-line', breakFace: 'rust-flakes' },
+      { ...softwood, material: 'steel' },
+      'corroded-steel',
+    ],
     ['a loose plate', { pushPivot: 'at-plate' }, { ...softwood, duty: 'plate-mounted' }, 'loose-anchorage'],
-    ['a gate since it was hung', { pushPivot: 'footing-moves', onset: 'after-gate-hung' }, { ...softwood, duty: 'gate-hinge' }, 'gate-pull'],
+    [
+      'a gate since it was hung',
+      { pushPivot: 'footing-moves', onset: 'after-gate-hung' },
+      { ...softwood, duty: 'gate-hinge' },
+      'gate-pull',
+    ],
   ])('%s', (_name, observations, facts, cause) => {
     expect(see(observations, facts).causes[0]!.cause).toBe(cause)
   })
 
   it('knows what cannot be, and why', () => {
     const steel = see({ pushPivot: 'at-ground-line' }, { ...softwood, material: 'steel' }).causes
-    expect(steel.find((cause) => cause.cause === 'ground-line-decay')).toMatchObject({ probability: 0, impossible: 'only timber rots or is eaten' })
-    expect(see({}).causes.find((cause) => cause.cause === 'corroded-steel')).toMatchObject({ probability: 0, impossible: 'only steel rusts' })
+    expect(steel.find((cause) => cause.cause === 'ground-line-decay')).toMatchObject({
+      probability: 0,
+      impossible: 'only timber rots or is eaten',
+    })
+    expect(see({}).causes.find((cause) => cause.cause === 'corroded-steel')).toMatchObject({
+      probability: 0,
+      impossible: 'only steel rusts',
+    })
   })
 
   it('is settled by plain readings and not by one weak one', () => {
@@ -52,7 +93,12 @@ describe('causes', () => {
 
 describe('weighing: properties', () => {
   const readings = fc.record(
-    Object.fromEntries(tables.causes.evidence.map((row) => [row.observation, row.bands ? fc.double({ min: 0, max: 0.06, noNaN: true }) : fc.constantFrom(...Object.keys(row.usual))])),
+    Object.fromEntries(
+      tables.causes.evidence.map((row) => [
+        row.observation,
+        row.bands ? fc.double({ min: 0, max: 0.06, noNaN: true }) : fc.constantFrom(...Object.keys(row.usual)),
+      ]),
+    ),
     { requiredKeys: [] },
   )
 

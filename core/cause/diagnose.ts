@@ -64,13 +64,15 @@ export function diagnose(
   const seen = seenValues(observations, tables)
   const posterior = normalised(posteriorWeights(priors.weights, seen, tables))
   const causes = tables.causes
-    .map((row, i): CauseProbability => ({
-      cause: row.key,
-      name: row.name,
-      probability: posterior[i]!,
-      evidence: priors.weights[i] === 0 ? [] : evidenceFor(i, seen, priors.weights, tables),
-      ...(priors.impossible[i] ? { impossible: priors.impossible[i] } : {}),
-    }))
+    .map(
+      (row, i): CauseProbability => ({
+        cause: row.key,
+        name: row.name,
+        probability: posterior[i]!,
+        evidence: priors.weights[i] === 0 ? [] : evidenceFor(i, seen, priors.weights, tables),
+        ...(priors.impossible[i] ? { impossible: priors.impossible[i] } : {}),
+      }),
+    )
     .sort((a, b) => b.probability - a.probability)
   const anySeen = seen.length > 0
   return {
@@ -196,7 +198,12 @@ function leadingCauses(causes: readonly CauseProbability[], tables: CauseTables)
 }
 
 /** Unseen readings by the entropy that they are expected to take away per minute; the best three. */
-function nextChecks(priors: readonly number[], seen: readonly Seen[], posterior: readonly number[], tables: CauseTables): NextCheck[] {
+function nextChecks(
+  priors: readonly number[],
+  seen: readonly Seen[],
+  posterior: readonly number[],
+  tables: CauseTables,
+): NextCheck[] {
   const before = entropy(posterior)
   return tables.evidence
     .filter((row) => !seen.some((reading) => reading.row === row))

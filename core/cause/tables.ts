@@ -2,9 +2,21 @@ import type { ObservationKey } from '../job/types'
 import type { Metres, Minutes } from '../units/types'
 
 export const CAUSES = [
-  'ground-line-decay', 'buried-decay', 'insect-damage', 'wind-snap', 'undersized-footing',
-  'no-footing', 'soft-ground', 'side-load', 'gate-pull', 'frost-heave', 'bad-concrete',
-  'corroded-steel', 'loose-anchorage', 'fixing-failure', 'buried-base',
+  'ground-line-decay',
+  'buried-decay',
+  'insect-damage',
+  'wind-snap',
+  'undersized-footing',
+  'no-footing',
+  'soft-ground',
+  'side-load',
+  'gate-pull',
+  'frost-heave',
+  'bad-concrete',
+  'corroded-steel',
+  'loose-anchorage',
+  'fixing-failure',
+  'buried-base',
 ] as const
 export type Cause = (typeof CAUSES)[number]
 

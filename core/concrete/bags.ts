@@ -55,13 +55,7 @@ const ABRAMS_BASE = 8
  * @example 36.41 L in post-mix-20, water first in a round 0.300 × 0.600 hole:
  *   3.64 bags, 12.14 L by the rule where whole bags want 11.2 L
  */
-export function bagOrder(
-  concrete: CubicMetres,
-  mix: Mix,
-  filling: Filling,
-  hole: HoleShape,
-  post?: Section,
-): BagOrder {
+export function bagOrder(concrete: CubicMetres, mix: Mix, filling: Filling, hole: HoleShape, post?: Section): BagOrder {
   if (filling.water === 'none') throw new InputError('filling', filling.key, 'a filling that uses concrete')
   const exactCount = concrete / mix.yields
   const count = Math.ceil(exactCount - 1e-9)

@@ -27,7 +27,9 @@ describe('volume of a hole', () => {
   it('knows cones and bells', () => {
     const cone = holeVolumes({ hole: { shape: 'tapered', topDiameter: 0.2, bottomDiameter: 0.4, depth: 0.6 } })
     expect(cone.hole).toBeCloseTo((Math.PI * 0.6 * (0.1 ** 2 + 0.1 * 0.2 + 0.2 ** 2)) / 3, 12)
-    const bell = holeVolumes({ hole: { shape: 'belled', diameter: 0.2, bellDiameter: 0.4, bellHeight: 0.2, depth: 0.6 } })
+    const bell = holeVolumes({
+      hole: { shape: 'belled', diameter: 0.2, bellDiameter: 0.4, bellHeight: 0.2, depth: 0.6 },
+    })
     expect(bell.hole).toBeCloseTo(Math.PI * (0.1 ** 2 * 0.4 + 0.2 ** 2 * 0.2), 12)
   })
 
@@ -47,7 +49,9 @@ describe('volume of a hole', () => {
   it('refuses a stone bed that leaves no room', () => {
     const hole: HoleShape = { shape: 'round', diameter: 0.3, depth: 0.5, stoneBed: 0.45, fillTop: 0.075 }
     expect(() => holeVolumes({ hole })).toThrow(InputError)
-    expect(() => holeVolumes({ hole: { ...hole, diameter: -0.3 } })).toThrow('hole.diameter is -0.3; it must be a number from 0.05 to 3 m')
+    expect(() => holeVolumes({ hole: { ...hole, diameter: -0.3 } })).toThrow(
+      'hole.diameter is -0.3; it must be a number from 0.05 to 3 m',
+    )
   })
 })
 

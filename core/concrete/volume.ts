@@ -81,7 +81,11 @@ function requireHole(hole: HoleShape): void {
   requireNumber('hole.stoneBed', stoneBed, 0, depth, 'm')
   requireNumber('hole.fillTop', fillTop, -0.5, depth, 'm')
   if (stoneBed + Math.max(0, fillTop) >= depth) {
-    throw new InputError('hole.stoneBed', stoneBed, `less than ${(depth - Math.max(0, fillTop)).toFixed(3)} m, to leave room for the fill`)
+    throw new InputError(
+      'hole.stoneBed',
+      stoneBed,
+      `less than ${(depth - Math.max(0, fillTop)).toFixed(3)} m, to leave room for the fill`,
+    )
   }
   if (hole.shape === 'belled') requireNumber('hole.bellHeight', hole.bellHeight, 0, depth, 'm')
 }

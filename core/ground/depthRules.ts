@@ -38,13 +38,55 @@ const DEPTH_STEP = 0.05
 
 /** Schools of depth, in the order in which they are listed. */
 export const depthRules: readonly DepthRule[] = [
-  { rule: 'third-of-post', name: 'A third of the post', assumes: 'the post was bought for its hole', depth: (q) => q.postLength / 3, binding: false },
-  { rule: 'fixed-600', name: 'Always 0.6 m', assumes: 'a garden fence out of the wind', depth: () => 0.6, binding: false },
-  { rule: 'trade-750', name: '0.75 m or 0.15 m below frost', assumes: 'the greater of the two', depth: (q) => Math.max(0.75, q.frostDepth + BELOW_FROST), binding: false },
-  { rule: 'frost', name: 'Below frost', assumes: 'bottom 0.15 m under the frost depth', depth: frostRule, binding: true },
-  { rule: 'local-minimum', name: 'Local minimum', assumes: 'what the local rules ask', depth: (q) => q.minimumDepth, binding: true },
-  { rule: 'target-gust', name: 'Target gust', assumes: 'the ground does not give way under the target gust', depth: depthThatHolds, binding: true },
-  { rule: 'code-formula', name: 'Code formula', assumes: 'presumptive pressure doubled, as trade custom has it', depth: codeRule, binding: false },
+  {
+    rule: 'third-of-post',
+    name: 'A third of the post',
+    assumes: 'the post was bought for its hole',
+    depth: (q) => q.postLength / 3,
+    binding: false,
+  },
+  {
+    rule: 'fixed-600',
+    name: 'Always 0.6 m',
+    assumes: 'a garden fence out of the wind',
+    depth: () => 0.6,
+    binding: false,
+  },
+  {
+    rule: 'trade-750',
+    name: '0.75 m or 0.15 m below frost',
+    assumes: 'the greater of the two',
+    depth: (q) => Math.max(0.75, q.frostDepth + BELOW_FROST),
+    binding: false,
+  },
+  {
+    rule: 'frost',
+    name: 'Below frost',
+    assumes: 'bottom 0.15 m under the frost depth',
+    depth: frostRule,
+    binding: true,
+  },
+  {
+    rule: 'local-minimum',
+    name: 'Local minimum',
+    assumes: 'what the local rules ask',
+    depth: (q) => q.minimumDepth,
+    binding: true,
+  },
+  {
+    rule: 'target-gust',
+    name: 'Target gust',
+    assumes: 'the ground does not give way under the target gust',
+    depth: depthThatHolds,
+    binding: true,
+  },
+  {
+    rule: 'code-formula',
+    name: 'Code formula',
+    assumes: 'presumptive pressure doubled, as trade custom has it',
+    depth: codeRule,
+    binding: false,
+  },
 ]
 
 function frostRule(question: DepthQuestion): Metres {

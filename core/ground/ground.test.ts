@@ -71,16 +71,33 @@ describe('rigid post: properties', () => {
     height: fc.double({ min: 0, max: 3, noNaN: true }),
     saturated: fc.boolean(),
   })
-  const capacity = ({ soil, bottom, width, height, saturated }: { soil: string; bottom: number; width: number; height: number; saturated: boolean }) =>
-    groundCapacity(buried(soil, bottom, width, { height, saturated }))
+  const capacity = ({
+    soil,
+    bottom,
+    width,
+    height,
+    saturated,
+  }: {
+    soil: string
+    bottom: number
+    width: number
+    height: number
+    saturated: boolean
+  }) => groundCapacity(buried(soil, bottom, width, { height, saturated }))
 
-  property.prop([posts, fc.double({ min: 0.01, max: 0.5, noNaN: true })])('deeper or wider never holds less', (post, more) => {
-    const now = capacity(post)
-    for (const changed of [capacity({ ...post, bottom: post.bottom + more }), capacity({ ...post, width: post.width + more })]) {
-      expect(changed.over).toBeGreaterThanOrEqual(now.over * (1 - 1e-6))
-      expect(changed.lean).toBeGreaterThanOrEqual(now.lean * (1 - 1e-4))
-    }
-  })
+  property.prop([posts, fc.double({ min: 0.01, max: 0.5, noNaN: true })])(
+    'deeper or wider never holds less',
+    (post, more) => {
+      const now = capacity(post)
+      for (const changed of [
+        capacity({ ...post, bottom: post.bottom + more }),
+        capacity({ ...post, width: post.width + more }),
+      ]) {
+        expect(changed.over).toBeGreaterThanOrEqual(now.over * (1 - 1e-6))
+        expect(changed.lean).toBeGreaterThanOrEqual(now.lean * (1 - 1e-4))
+      }
+    },
+  )
 
   property.prop([posts])('leans before it goes over, and every figure is finite', (post) => {
     const { over, lean, pivot } = capacity(post)
@@ -91,7 +108,9 @@ describe('rigid post: properties', () => {
   })
 
   property.prop([posts])('saturated ground never holds more', (post) => {
-    expect(capacity({ ...post, saturated: true }).over).toBeLessThanOrEqual(capacity({ ...post, saturated: false }).over * (1 + 1e-9))
+    expect(capacity({ ...post, saturated: true }).over).toBeLessThanOrEqual(
+      capacity({ ...post, saturated: false }).over * (1 + 1e-9),
+    )
   })
 })
 
@@ -100,7 +119,13 @@ describe('bad geometry is refused with key, value and range', () => {
     [[], 'segments'],
     [[{ top: 0.5, bottom: 0.2, width: 0.2 }], 'segments[0].bottom'],
     [[{ top: 0, bottom: 0.5, width: -0.2 }], 'segments[0].width'],
-    [[{ top: 0, bottom: 0.5, width: 0.2 }, { top: 0.3, bottom: 0.8, width: 0.2 }], 'segments[1].top'],
+    [
+      [
+        { top: 0, bottom: 0.5, width: 0.2 },
+        { top: 0.3, bottom: 0.8, width: 0.2 },
+      ],
+      'segments[1].top',
+    ],
   ])('%j', (segments, key) => {
     try {
       groundCapacity(buried('firm-clay', 0.6, 0.25, { segments }))
@@ -117,21 +142,30 @@ describe('code formula', () => {
     expect(codeDepth(2544, { height: 0.914, width: 0.254, lateral: 15_709, isolated: true })).toBeCloseTo(1.855, 3)
   })
 
-  property.prop([fc.double({ min: 10, max: 20_000, noNaN: true }), fc.double({ min: 0, max: 3, noNaN: true }), fc.double({ min: 0.1, max: 1, noNaN: true })])(
-    'is its own inverse',
-    (force, height, width) => {
-      const post = { height, width, lateral: 15_709, isolated: true }
-      expect(codeForce(codeDepth(force, post), post) / force).toBeCloseTo(1, 6)
-    },
-  )
+  property.prop([
+    fc.double({ min: 10, max: 20_000, noNaN: true }),
+    fc.double({ min: 0, max: 3, noNaN: true }),
+    fc.double({ min: 0.1, max: 1, noNaN: true }),
+  ])('is its own inverse', (force, height, width) => {
+    const post = { height, width, lateral: 15_709, isolated: true }
+    expect(codeForce(codeDepth(force, post), post) / force).toBeCloseTo(1, 6)
+  })
 })
 
 describe('depth rules', () => {
   const question: DepthQuestion = {
-    soil: soilNamed('medium-sand'), saturated: false, ignoredTop: 0, width: 0.25, force: 1263, height: 0.94,
-    postLength: 2.4, frostDepth: 0.45, minimumDepth: 0.6,
+    soil: soilNamed('medium-sand'),
+    saturated: false,
+    ignoredTop: 0,
+    width: 0.25,
+    force: 1263,
+    height: 0.94,
+    postLength: 2.4,
+    frostDepth: 0.45,
+    minimumDepth: 0.6,
   }
-  const depthOf = (rule: string, changed: Partial<DepthQuestion> = {}) => depthRules.find((each) => each.rule === rule)!.depth({ ...question, ...changed })
+  const depthOf = (rule: string, changed: Partial<DepthQuestion> = {}) =>
+    depthRules.find((each) => each.rule === rule)!.depth({ ...question, ...changed })
 
   it('gives each school its depth', () => {
     expect(depthOf('third-of-post')).toBeCloseTo(0.8, 9)

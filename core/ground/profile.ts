@@ -49,11 +49,7 @@ export function requireSegments(segments: readonly Segment[]): void {
  *
  * @param ignored depth without resistance, m; depths are still counted from the ground
  */
-export function resistancePieces(
-  segments: readonly Segment[],
-  ground: GroundState,
-  ignored: Metres,
-): Piece[] {
+export function resistancePieces(segments: readonly Segment[], ground: GroundState, ignored: Metres): Piece[] {
   const pieces: Piece[] = []
   for (const segment of segments) {
     const top = Math.max(segment.top, ignored)

@@ -8,10 +8,7 @@ const NODES: readonly (readonly [node: number, weight: number])[] = [
   [0.525532409916329, 0.3137066458778873],
   [0.7966664774136267, 0.2223810344533745],
   [0.9602898564975363, 0.1012285362903763],
-].flatMap(([x, w]) => [
-  [(1 - x!) / 2, w! / 2] as const,
-  [(1 + x!) / 2, w! / 2] as const,
-])
+].flatMap(([x, w]) => [[(1 - x!) / 2, w! / 2] as const, [(1 + x!) / 2, w! / 2] as const])
 
 /** A spring of the ground at one depth, integrated over its share of the profile. */
 interface Springs {

@@ -54,7 +54,12 @@ function resolveSite(site: Site, { defaults }: Tables, assumed: Assumption[]): R
     gust50: take(site.gust50, 'gust50', defaults.gust50, 'working value: look up the map for this place'),
     frostDepth: take(site.frostDepth, 'frostDepth', defaults.frostDepth, 'working value: ask the local office'),
     minimumDepth: take(site.minimumDepth, 'minimumDepth', defaults.minimumDepth, 'working value: ask the local office'),
-    targetReturnYears: take(site.targetReturnYears, 'targetReturnYears', defaults.targetReturnYears, 'a permanent repair'),
+    targetReturnYears: take(
+      site.targetReturnYears,
+      'targetReturnYears',
+      defaults.targetReturnYears,
+      'a permanent repair',
+    ),
     season: take(site.season, 'season', 'wet', 'the worse season'),
   }
 }

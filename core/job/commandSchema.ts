@@ -7,8 +7,28 @@ import { violationsOf } from './violations'
 const KEYS: Partial<Record<Command['name'], readonly string[]>> = {
   setSite: ['name', 'exposure', 'shelter', 'gust50', 'frostDepth', 'minimumDepth', 'targetReturnYears', 'season'],
   setLine: ['name', 'kind', 'height', 'gap', 'solidity', 'length', 'cornerAtStart', 'cornerAtEnd', 'remainingYears'],
-  setPost: ['station', 'groundLevel', 'duty', 'material', 'section', 'length', 'ageYears', 'soil', 'saturated', 'footing', 'gate', 'repair'],
-  setReading: ['lean', 'probeAtGround', 'probeBelow', 'probeAbove', 'moisturePercent', ...Object.keys(OBSERVATION_VALUES)],
+  setPost: [
+    'station',
+    'groundLevel',
+    'duty',
+    'material',
+    'section',
+    'length',
+    'ageYears',
+    'soil',
+    'saturated',
+    'footing',
+    'gate',
+    'repair',
+  ],
+  setReading: [
+    'lean',
+    'probeAtGround',
+    'probeBelow',
+    'probeAbove',
+    'moisturePercent',
+    ...Object.keys(OBSERVATION_VALUES),
+  ],
   setRepair: ['mix', 'filling', 'spur', 'fixing', 'pin'],
   setHole: ['shape', 'diameter', 'depth', 'stoneBed', 'fillTop'],
 }
@@ -17,20 +37,38 @@ const nameRange = `one of ${COMMAND_NAMES.join(', ')}`
 const address = string().strict().max(40, 'at most 40 letters')
 
 const commandSchema = object({
-  name: string().strict().required(nameRange).oneOf([...COMMAND_NAMES], nameRange),
+  name: string()
+    .strict()
+    .required(nameRange)
+    .oneOf([...COMMAND_NAMES], nameRange),
   line: address,
   post: address,
-  key: string().strict().test('known', 'a key that this command may write to', function (key) {
-    const known = KEYS[(this.parent as Command).name]
-    return known ? key !== undefined && known.includes(key) : key === undefined
-  }),
+  key: string()
+    .strict()
+    .test('known', 'a key that this command may write to', function (key) {
+      const known = KEYS[(this.parent as Command).name]
+      return known ? key !== undefined && known.includes(key) : key === undefined
+    }),
   value: mixed().nullable(),
 }).strict()
 
 const batchSchema = object({
-  id: string().strict().required('an identity of 8 to 64 letters').min(8, 'an identity of 8 to 64 letters').max(64, 'an identity of 8 to 64 letters'),
-  version: number().strict().required('the version that the edits were made on').integer('a whole number').min(1, 'at least 1'),
-  commands: array().of(commandSchema).strict().required('a list of commands').min(1, 'at least one command').max(500, 'at most 500 commands'),
+  id: string()
+    .strict()
+    .required('an identity of 8 to 64 letters')
+    .min(8, 'an identity of 8 to 64 letters')
+    .max(64, 'an identity of 8 to 64 letters'),
+  version: number()
+    .strict()
+    .required('the version that the edits were made on')
+    .integer('a whole number')
+    .min(1, 'at least 1'),
+  commands: array()
+    .of(commandSchema)
+    .strict()
+    .required('a list of commands')
+    .min(1, 'at least one command')
+    .max(500, 'at most 500 commands'),
 }).strict()
 
 /** @throws InputError for the first thing that is wrong */

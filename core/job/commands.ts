@@ -13,10 +13,25 @@ export type Command =
   | { name: 'setPost'; line: string; post: string; key: Exclude<keyof Post, 'id' | 'observations'>; value: unknown }
   | { name: 'setReading'; line: string; post: string; key: ObservationKey; value: unknown }
   | { name: 'chooseRepair'; line: string; post: string; value: string | null }
-  | { name: 'setRepair'; line: string; post: string; key: Exclude<keyof RepairChoice, 'method' | 'hole'>; value: unknown }
+  | {
+      name: 'setRepair'
+      line: string
+      post: string
+      key: Exclude<keyof RepairChoice, 'method' | 'hole'>
+      value: unknown
+    }
   | { name: 'setHole'; line: string; post: string; key: keyof Hole; value: unknown }
 
-export const COMMAND_NAMES = ['renameJob', 'setSite', 'setLine', 'setPost', 'setReading', 'chooseRepair', 'setRepair', 'setHole'] as const
+export const COMMAND_NAMES = [
+  'renameJob',
+  'setSite',
+  'setLine',
+  'setPost',
+  'setReading',
+  'chooseRepair',
+  'setRepair',
+  'setHole',
+] as const
 
 /** Commands of one moment, sent and undone together. */
 export interface CommandBatch {
@@ -72,7 +87,13 @@ export function inverseOf(job: Job, command: Command): Command {
       return { ...command, value: findPost(job, command).observations?.[command.key] ?? null }
     case 'chooseRepair':
       // A change of method clears the hole, so the whole choice is put back.
-      return { name: 'setPost', line: command.line, post: command.post, key: 'repair', value: findPost(job, command).repair ?? null }
+      return {
+        name: 'setPost',
+        line: command.line,
+        post: command.post,
+        key: 'repair',
+        value: findPost(job, command).repair ?? null,
+      }
     case 'setRepair':
       return { ...command, value: findPost(job, command).repair?.[command.key] ?? null }
     case 'setHole':

@@ -15,9 +15,25 @@ import { jobSummary } from './summary'
 import type { Job, Observations } from './types'
 
 const known = knownKeys(tables)
-const job = jobOf(runOfPosts(4, 2.4, (i) => (i === 1 ? { soil: 'gravel', observations: { tap: 'dull' }, repair: { method: 'repair-spur', mix: 'general-20', hole: { depth: 0.8 } } } : {})))
+const job = jobOf(
+  runOfPosts(4, 2.4, (i) =>
+    i === 1
+      ? {
+          soil: 'gravel',
+          observations: { tap: 'dull' },
+          repair: { method: 'repair-spur', mix: 'general-20', hole: { depth: 0.8 } },
+        }
+      : {},
+  ),
+)
 
-const reading = (key: keyof Observations, value: unknown, post = 'A2'): Command => ({ name: 'setReading', line: 'A', post, key, value })
+const reading = (key: keyof Observations, value: unknown, post = 'A2'): Command => ({
+  name: 'setReading',
+  line: 'A',
+  post,
+  key,
+  value,
+})
 
 describe('job document', () => {
   it.each(demoJobs().map((each) => [each.name, each] as const))('%s is valid', (_name, each) => {
@@ -39,14 +55,52 @@ describe('job document', () => {
     ['a newer version', { ...job, version: 2 }, 'version'],
     ['a length as text', changed((copy) => Object.assign(copy.lines[0]!, { height: '1.8' })), 'lines[0].height'],
     ['an endless number', changed((copy) => Object.assign(copy.lines[0]!, { height: Infinity })), 'lines[0].height'],
-    ['two posts of one name', changed((copy) => Object.assign(copy.lines[0]!.posts[3]!, { id: 'A1' })), 'lines[0].posts[3].id'],
-    ['posts out of order', changed((copy) => Object.assign(copy.lines[0]!.posts[2]!, { station: 1 })), 'lines[0].posts[2].station'],
-    ['an unknown method', changed((copy) => Object.assign(copy.lines[0]!.posts[0]!, { repair: { method: 'magic' } })), 'lines[0].posts[0].repair.method'],
-    ['a footing upside down', changed((copy) => Object.assign(copy.lines[0]!.posts[0]!, { footing: { kind: 'concrete', top: 0.6, bottom: 0.3 } })), 'lines[0].posts[0].footing.bottom'],
-    ['a section of no shape', changed((copy) => Object.assign(copy.lines[0]!.posts[0]!, { section: { shape: 'star' } })), 'lines[0].posts[0].section.shape'],
-    ['a tube without a wall', changed((copy) => Object.assign(copy.lines[0]!.posts[0]!, { section: { shape: 'tube', diameter: 0.06 } })), 'lines[0].posts[0].section.wall'],
-    ['a gap above the top', changed((copy) => Object.assign(copy.lines[0]!, { height: 0.5, gap: 0.6 })), 'lines[0].gap'],
-    ['three leans', changed((copy) => Object.assign(copy.lines[0]!.posts[0]!, { observations: { lean: [1, 2, 3].map(() => ({ offset: 0, over: 1 })) } })), 'lines[0].posts[0].observations.lean'],
+    [
+      'two posts of one name',
+      changed((copy) => Object.assign(copy.lines[0]!.posts[3]!, { id: 'A1' })),
+      'lines[0].posts[3].id',
+    ],
+    [
+      'posts out of order',
+      changed((copy) => Object.assign(copy.lines[0]!.posts[2]!, { station: 1 })),
+      'lines[0].posts[2].station',
+    ],
+    [
+      'an unknown method',
+      changed((copy) => Object.assign(copy.lines[0]!.posts[0]!, { repair: { method: 'magic' } })),
+      'lines[0].posts[0].repair.method',
+    ],
+    [
+      'a footing upside down',
+      changed((copy) =>
+        Object.assign(copy.lines[0]!.posts[0]!, { footing: { kind: 'concrete', top: 0.6, bottom: 0.3 } }),
+      ),
+      'lines[0].posts[0].footing.bottom',
+    ],
+    [
+      'a section of no shape',
+      changed((copy) => Object.assign(copy.lines[0]!.posts[0]!, { section: { shape: 'star' } })),
+      'lines[0].posts[0].section.shape',
+    ],
+    [
+      'a tube without a wall',
+      changed((copy) => Object.assign(copy.lines[0]!.posts[0]!, { section: { shape: 'tube', diameter: 0.06 } })),
+      'lines[0].posts[0].section.wall',
+    ],
+    [
+      'a gap above the top',
+      changed((copy) => Object.assign(copy.lines[0]!, { height: 0.5, gap: 0.6 })),
+      'lines[0].gap',
+    ],
+    [
+      'three leans',
+      changed((copy) =>
+        Object.assign(copy.lines[0]!.posts[0]!, {
+          observations: { lean: [1, 2, 3].map(() => ({ offset: 0, over: 1 })) },
+        }),
+      ),
+      'lines[0].posts[0].observations.lean',
+    ],
     ['nothing', null, 'document'],
   ])('refuses %s and names the key', (_name, document, key) => {
     const errors = checkJob(document, known)
@@ -59,12 +113,24 @@ describe('commands', () => {
   const posts = fc.constantFrom('A1', 'A2', 'A3')
   const commands: fc.Arbitrary<Command> = fc.oneof(
     posts.map((post): Command => reading('pushPivot', 'in-the-soil', post)),
-    fc.tuple(posts, fc.option(fc.double({ min: 0, max: 0.1, noNaN: true }))).map(([post, value]): Command => reading('probeAtGround', value, post)),
-    fc.tuple(posts, fc.constantFrom('new-post-concrete', 'repair-spur', null)).map(([post, value]): Command => ({ name: 'chooseRepair', line: 'A', post, value })),
-    fc.tuple(posts, fc.double({ min: 0.4, max: 1, noNaN: true })).map(([post, value]): Command => ({ name: 'setHole', line: 'A', post, key: 'depth', value })),
-    fc.tuple(posts, fc.constantFrom('post-mix-20', 'high-36')).map(([post, value]): Command => ({ name: 'setRepair', line: 'A', post, key: 'mix', value })),
-    fc.constantFrom('firm-clay', 'gravel').map((value): Command => ({ name: 'setPost', line: 'A', post: 'A2', key: 'soil', value })),
-    fc.double({ min: 0.5, max: 3, noNaN: true }).map((value): Command => ({ name: 'setLine', line: 'A', key: 'height', value })),
+    fc
+      .tuple(posts, fc.option(fc.double({ min: 0, max: 0.1, noNaN: true })))
+      .map(([post, value]): Command => reading('probeAtGround', value, post)),
+    fc
+      .tuple(posts, fc.constantFrom('new-post-concrete', 'repair-spur', null))
+      .map(([post, value]): Command => ({ name: 'chooseRepair', line: 'A', post, value })),
+    fc
+      .tuple(posts, fc.double({ min: 0.4, max: 1, noNaN: true }))
+      .map(([post, value]): Command => ({ name: 'setHole', line: 'A', post, key: 'depth', value })),
+    fc
+      .tuple(posts, fc.constantFrom('post-mix-20', 'high-36'))
+      .map(([post, value]): Command => ({ name: 'setRepair', line: 'A', post, key: 'mix', value })),
+    fc
+      .constantFrom('firm-clay', 'gravel')
+      .map((value): Command => ({ name: 'setPost', line: 'A', post: 'A2', key: 'soil', value })),
+    fc
+      .double({ min: 0.5, max: 3, noNaN: true })
+      .map((value): Command => ({ name: 'setLine', line: 'A', key: 'height', value })),
     fc.constantFrom('x', 'y').map((value): Command => ({ name: 'renameJob', value })),
     fc.constantFrom(30, 45).map((value): Command => ({ name: 'setSite', key: 'gust50', value })),
   )
@@ -91,7 +157,14 @@ describe('commands', () => {
     [{ id: '12345678', version: 1, commands: [] }, 'commands'],
     [{ id: '12345678', version: 0, commands: [{ name: 'renameJob', value: 'x' }] }, 'version'],
     [{ id: '12345678', version: 1, commands: [{ name: 'dropTable' }] }, 'commands[0].name'],
-    [{ id: '12345678', version: 1, commands: [{ name: 'setReading', line: 'A', post: 'A1', key: '__proto__', value: 1 }] }, 'commands[0].key'],
+    [
+      {
+        id: '12345678',
+        version: 1,
+        commands: [{ name: 'setReading', line: 'A', post: 'A1', key: '__proto__', value: 1 }],
+      },
+      'commands[0].key',
+    ],
   ])('that are malformed are refused: %j', (body, key) => {
     expect(() => readBatch(body)).toThrow(expect.objectContaining({ key }))
   })
@@ -102,7 +175,9 @@ function withoutEmpty(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(withoutEmpty)
   if (typeof value !== 'object' || value === null) return value
   const entries = Object.entries(value).map(([key, part]) => [key, withoutEmpty(part)] as const)
-  return Object.fromEntries(entries.filter(([, part]) => !(typeof part === 'object' && part !== null && Object.keys(part).length === 0)))
+  return Object.fromEntries(
+    entries.filter(([, part]) => !(typeof part === 'object' && part !== null && Object.keys(part).length === 0)),
+  )
 }
 
 describe('merging key by key', () => {
@@ -110,7 +185,10 @@ describe('merging key by key', () => {
 
   it('lets edits of different keys through and shows the ones that meet', () => {
     const theirs = [reading('tap', 'hollow'), reading('wrap', 'tight', 'A3')]
-    const { clean, conflicts } = rebase([mine('1', reading('tap', 'rings')), mine('2', reading('onset', 'slowly'))], theirs)
+    const { clean, conflicts } = rebase(
+      [mine('1', reading('tap', 'rings')), mine('2', reading('onset', 'slowly'))],
+      theirs,
+    )
     expect(clean).toEqual([mine('2', reading('onset', 'slowly'))])
     expect(conflicts).toEqual([{ mine: reading('tap', 'rings'), theirs: reading('tap', 'hollow') }])
   })
@@ -127,7 +205,10 @@ describe('merging key by key', () => {
   })
 
   it('asks once for several edits of one key: the last of them', () => {
-    const { conflicts } = rebase([mine('1', reading('tap', 'rings')), mine('2', reading('tap', 'dull'))], [reading('tap', 'hollow')])
+    const { conflicts } = rebase(
+      [mine('1', reading('tap', 'rings')), mine('2', reading('tap', 'dull'))],
+      [reading('tap', 'hollow')],
+    )
     expect(conflicts).toEqual([{ mine: reading('tap', 'dull'), theirs: reading('tap', 'hollow') }])
   })
 })

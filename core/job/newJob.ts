@@ -18,7 +18,8 @@ export interface NewJob {
  */
 export function newJob(wanted: Partial<NewJob>): Job {
   const { name, posts, bay, height } = wanted
-  if (typeof name !== 'string' || name.trim() === '' || name.length > 200) throw new InputError('name', name, 'text of 1 to 200 letters')
+  if (typeof name !== 'string' || name.trim() === '' || name.length > 200)
+    throw new InputError('name', name, 'text of 1 to 200 letters')
   const count = requireNumber('posts', posts, 1, 500)
   if (!Number.isInteger(count)) throw new InputError('posts', posts, 'a whole number')
   const width = requireNumber('bay', bay, 0.3, 6, 'm')
@@ -31,7 +32,10 @@ export function newJob(wanted: Partial<NewJob>): Job {
         id: 'A',
         height: requireNumber('height', height, 0.3, 4, 'm'),
         length: Math.max(0.3, Math.round((count - 1) * width * 1e6) / 1e6),
-        posts: Array.from({ length: count }, (_, i) => ({ id: `A${i + 1}`, station: Math.round(i * width * 1e6) / 1e6 })),
+        posts: Array.from({ length: count }, (_, i) => ({
+          id: `A${i + 1}`,
+          station: Math.round(i * width * 1e6) / 1e6,
+        })),
       },
     ],
   }

@@ -9,11 +9,16 @@ import type { Post, Site } from './types'
 
 /** Plan of the middle post of a run of nine. */
 function planOf(post: Partial<Post>, site: Site = {}): PostPlan {
-  const job = jobOf(runOfPosts(9, 2.44, (i) => (i === 4 ? post : {})), { exposure: 'sheltered', gust50: 40, ...site })
+  const job = jobOf(
+    runOfPosts(9, 2.44, (i) => (i === 4 ? post : {})),
+    { exposure: 'sheltered', gust50: 40, ...site },
+  )
   return plan(job, tables).posts[4]!
 }
 const method = (of: PostPlan, key: string) => of.methods.find((each) => each.method === key)!
-const rotted: Partial<Post> = { observations: { pushPivot: 'at-ground-line', comesUpright: 'easily', probeAtGround: 0.03 } }
+const rotted: Partial<Post> = {
+  observations: { pushPivot: 'at-ground-line', comesUpright: 'easily', probeAtGround: 0.03 },
+}
 
 describe('the gust that a post holds', () => {
   it('puts the worked hole where the worked load says', () => {
@@ -37,7 +42,10 @@ describe('the gust that a post holds', () => {
   })
 
   it('takes the weakest link as what gives way', () => {
-    const { standing } = planOf({ observations: { probeAtGround: 0.035 }, footing: { kind: 'concrete', diameter: 0.4, top: 0, bottom: 1 } })
+    const { standing } = planOf({
+      observations: { probeAtGround: 0.035 },
+      footing: { kind: 'concrete', diameter: 0.4, top: 0, bottom: 1 },
+    })
     expect(standing.weakest).toBe('post')
     expect(standing.holdingGust).toBe(standing.links[0]!.over)
   })
@@ -59,11 +67,18 @@ describe('methods', () => {
     expect(decayed.diagnosis.leading).toEqual(['ground-line-decay'])
     expect(decayed.methods[0]!.method).toBe('repair-spur')
     expect(method(decayed, 'repair-spur').leavesUnsolved).toEqual([])
-    expect(method(decayed, 'recast-footing')).toMatchObject({ allowed: false, reasons: ['The wood at or below ground is gone soft.'] })
+    expect(method(decayed, 'recast-footing')).toMatchObject({
+      allowed: false,
+      reasons: ['The wood at or below ground is gone soft.'],
+    })
   })
 
   it('answers a small footing under sound wood with a larger one', () => {
-    const small = planOf({ ageYears: 3, footing: { kind: 'concrete', diameter: 0.2, top: 0.05, bottom: 0.4 }, observations: { pushPivot: 'footing-moves', footingFound: 'small', probeAtGround: 0, comesUpright: 'will-not' } })
+    const small = planOf({
+      ageYears: 3,
+      footing: { kind: 'concrete', diameter: 0.2, top: 0.05, bottom: 0.4 },
+      observations: { pushPivot: 'footing-moves', footingFound: 'small', probeAtGround: 0, comesUpright: 'will-not' },
+    })
     expect(small.diagnosis.leading[0]).toBe('undersized-footing')
     expect(small.methods[0]!.method).toBe('recast-footing')
     expect(method(small, 'repair-spur').leavesUnsolved).toContain('Footing too small')
@@ -72,21 +87,35 @@ describe('methods', () => {
   })
 
   it('bends a pin under a tall solid panel', () => {
-    const pin = method(planOf({ ...rotted, section: { shape: 'rectangle', along: 0.12, across: 0.12 } }, { exposure: 'open' }), 'steel-pin')
+    const pin = method(
+      planOf({ ...rotted, section: { shape: 'rectangle', along: 0.12, across: 0.12 } }, { exposure: 'open' }),
+      'steel-pin',
+    )
     expect(pin.allowed).toBe(false)
     expect(pin.reasons.join()).toMatch(/The wind on this fence bends the pin at \d+ m\/s\./)
   })
 
   it.each([
-    ['soft wood above', { ...rotted, observations: { ...rotted.observations, probeAbove: 0.02 } }, 'The wood is soft where the fixings would go.'],
+    [
+      'soft wood above',
+      { ...rotted, observations: { ...rotted.observations, probeAbove: 0.02 } },
+      'The wood is soft where the fixings would go.',
+    ],
     ['steel', { ...rotted, material: 'steel' as const }, 'A steel post takes no fixings for a spur.'],
-    ['a heavy gate', { ...rotted, duty: 'gate-hinge' as const, gate: { leafWidth: 3.6, leafMass: 150 } }, 'The leaf pulls harder than the spur can bend.'],
+    [
+      'a heavy gate',
+      { ...rotted, duty: 'gate-hinge' as const, gate: { leafWidth: 3.6, leafMass: 150 } },
+      'The leaf pulls harder than the spur can bend.',
+    ],
   ])('refuses a spur on %s', (_name, post, reason) => {
     expect(method(planOf(post), 'repair-spur').reasons).toContain(reason)
   })
 
   it('leaves only making safe where an engineer decides', () => {
-    for (const post of [{ soil: 'peat' }, { duty: 'load-bearing' as const, observations: { pushPivot: 'at-ground-line' } }]) {
+    for (const post of [
+      { soil: 'peat' },
+      { duty: 'load-bearing' as const, observations: { pushPivot: 'at-ground-line' } },
+    ]) {
       const stopped = planOf(post)
       expect(stopped.methods.filter((each) => each.allowed).map((each) => each.method)).toEqual(['make-safe'])
       expect(stopped.diagnosis.redFlags).toHaveLength(1)
@@ -95,7 +124,9 @@ describe('methods', () => {
 
   it('warns of thin cover', () => {
     const thin = planOf({ ...rotted, repair: { method: 'new-post-concrete', hole: { diameter: 0.2 } } })
-    expect(method(thin, 'new-post-concrete').cautions).toContain('Only 29 mm of concrete at the corners: 50 mm is the least.')
+    expect(method(thin, 'new-post-concrete').cautions).toContain(
+      'Only 29 mm of concrete at the corners: 50 mm is the least.',
+    )
   })
 })
 
@@ -105,7 +136,9 @@ describe('the recommended hole', () => {
     const chosen = methods[0]!
     expect(chosen.holdingGust!).toBeGreaterThanOrEqual(40 * 0.999)
     expect(recommended.because).toBe(depthReason(chosen.hole!, depthRules, 'metric'))
-    expect(recommended.because).toMatch(/^0\.\d+ m deep: .* of stone\. The target gust rules; frost asks 0\.60 m, the local minimum is 0\.60 m\.$/)
+    expect(recommended.because).toMatch(
+      /^0\.\d+ m deep: .* of stone\. The target gust rules; frost asks 0\.60 m, the local minimum is 0\.60 m\.$/,
+    )
   })
 
   it('is the deeper of frost and gust', () => {
@@ -120,7 +153,15 @@ describe('the recommended hole', () => {
 
   it('puts every school of depth on the scale', () => {
     const { depthRules } = planOf(rotted)
-    expect(depthRules.map((rule) => rule.rule)).toEqual(['third-of-post', 'fixed-600', 'trade-750', 'frost', 'local-minimum', 'target-gust', 'code-formula'])
+    expect(depthRules.map((rule) => rule.rule)).toEqual([
+      'third-of-post',
+      'fixed-600',
+      'trade-750',
+      'frost',
+      'local-minimum',
+      'target-gust',
+      'code-formula',
+    ])
     const byDepth = [...depthRules].sort((a, b) => a.depth! - b.depth!)
     expect(byDepth.map((rule) => rule.over)).toEqual(byDepth.map((rule) => rule.over).sort((a, b) => a! - b!))
   })
@@ -145,6 +186,9 @@ describe('planner', () => {
   })
 
   it('has no figure that is not a number', () => {
-    for (const job of demoJobs()) expect(JSON.stringify(plan(job, tables), (_key, value) => (Number.isNaN(value) ? 'NaN!' : value))).not.toContain('NaN!')
+    for (const job of demoJobs())
+      expect(JSON.stringify(plan(job, tables), (_key, value) => (Number.isNaN(value) ? 'NaN!' : value))).not.toContain(
+        'NaN!',
+      )
   })
 })

@@ -96,7 +96,12 @@ function planStanding(context: PostContext, assumed: Assumption[]): PostPlan['st
   const footing = standingFootingLink(context)
   if (footing) capacities.push(footing)
   else if (soil && !isBroken(context)) {
-    assumed.push({ post: post.id, key: 'footing', value: post.footing?.kind ?? 'unknown', why: 'not measured: what the standing footing holds is not shown' })
+    assumed.push({
+      post: post.id,
+      key: 'footing',
+      value: post.footing?.kind ?? 'unknown',
+      why: 'not measured: what the standing footing holds is not shown',
+    })
   }
   const links = capacities.map((capacity) => linkOnGustScale(capacity, forceAtUnitGust, site.gust50))
   const weakest = weakestLink(links)
@@ -116,6 +121,7 @@ function redFlags(post: ResolvedPost, { noFigure, line }: PostContext): string[]
     )
   }
   if (noFigure) flags.push(noFigure.advice)
-  if (post.observations.groundAround?.includes('root')) flags.push(`A root at the post of ${line.name}: ask about tree protection before cutting it.`)
+  if (post.observations.groundAround?.includes('root'))
+    flags.push(`A root at the post of ${line.name}: ask about tree protection before cutting it.`)
   return flags
 }

@@ -13,12 +13,19 @@ export function planDepthRules(context: PostContext): DepthRulePlan[] {
     if (!soil) return { rule, name, assumes: context.noFigure!.advice, depth: null }
     const bottom = depth(depthQuestion(context, soil, hole.diameter))
     if (bottom === null) {
-      const why = soil.lateral === null ? 'the code gives no pressure for this soil' : `no hole down to ${DEPTH_RANGE.maximum} m holds it`
+      const why =
+        soil.lateral === null
+          ? 'the code gives no pressure for this soil'
+          : `no hole down to ${DEPTH_RANGE.maximum} m holds it`
       return { rule, name, assumes: why, depth: null }
     }
     if (bottom <= hole.fillTop || bottom > DEPTH_RANGE.maximum) return { rule, name, assumes, depth: bottom }
     const capacity = context.ground(holeSegments({ ...hole, footingBottom: bottom }, along))
-    const { lean, over, code, returnYears } = linkOnGustScale(groundLink('footing', name, capacity), forceAtUnitGust, site.gust50)
+    const { lean, over, code, returnYears } = linkOnGustScale(
+      groundLink('footing', name, capacity),
+      forceAtUnitGust,
+      site.gust50,
+    )
     return { rule, name, assumes, depth: bottom, lean, over, ...(code === undefined ? {} : { code }), returnYears }
   })
 }

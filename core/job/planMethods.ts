@@ -66,7 +66,12 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
       tables.parts.rates,
     ),
     steps,
-    cautions: [...cautions, ...(design.cautions ?? []), ...coverCaution(concrete), ...fillingCaution(context, concrete)],
+    cautions: [
+      ...cautions,
+      ...(design.cautions ?? []),
+      ...coverCaution(concrete),
+      ...fillingCaution(context, concrete),
+    ],
     leavesUnsolved: unanswered(method.key, context, diagnosis),
   }
 }
@@ -76,7 +81,13 @@ function concreteOf(design: MethodDesign, { tables, post, soil }: PostContext): 
   if (!hole || !soil) return undefined
   const mix = row(tables.mixes, post.repair?.mix ?? tables.defaults.mix)
   const filling = row(tables.fillings, post.repair?.filling ?? tables.defaults.filling)
-  const shape: HoleShape = { shape: 'round', diameter: hole.diameter, depth: hole.depth, stoneBed: hole.stoneBed, fillTop: hole.fillTop }
+  const shape: HoleShape = {
+    shape: 'round',
+    diameter: hole.diameter,
+    depth: hole.depth,
+    stoneBed: hole.stoneBed,
+    fillTop: hole.fillTop,
+  }
   const overdig = HAND_DIGGER_OVERDIG + soil.overdig
   const volumes = holeVolumes({ hole: shape, post: inConcrete, insets, overdig, ground: soil.kind })
   const { along, across } = inConcrete ? sectionSize(inConcrete) : { along: 0, across: 0 }
@@ -98,7 +109,9 @@ function oldConcreteLifts(volume: number) {
 
 function coverCaution(concrete: ConcretePlan | undefined): string[] {
   if (!concrete || concrete.cover >= LEAST_COVER) return []
-  return [`Only ${Math.round(concrete.cover * 1e3)} mm of concrete at the corners: ${LEAST_COVER * 1e3} mm is the least.`]
+  return [
+    `Only ${Math.round(concrete.cover * 1e3)} mm of concrete at the corners: ${LEAST_COVER * 1e3} mm is the least.`,
+  ]
 }
 
 function fillingCaution({ post }: PostContext, concrete: ConcretePlan | undefined): string[] {

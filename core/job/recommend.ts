@@ -4,12 +4,21 @@ import { showLength, type LengthSystem } from '../units/length'
 import type { DepthRulePlan, MethodPlan, PostPlan } from './planTypes'
 
 /** The method in hand, or the first that is allowed, with its hole and the reason for its depth. */
-export function recommend(context: PostContext, methods: MethodPlan[], rules: DepthRulePlan[]): PostPlan['recommended'] {
+export function recommend(
+  context: PostContext,
+  methods: MethodPlan[],
+  rules: DepthRulePlan[],
+): PostPlan['recommended'] {
   const chosen = methods.find((method) => method.method === context.post.repair?.method)
   const method = chosen ?? methods.find((candidate) => candidate.allowed)!
   const { hole } = method
   if (!hole) return { method: method.method, because: `${method.name}: no digging.` }
-  return { method: method.method, diameter: hole.diameter, depth: hole.depth, because: depthReason(hole, rules, 'metric') }
+  return {
+    method: method.method,
+    diameter: hole.diameter,
+    depth: hole.depth,
+    because: depthReason(hole, rules, 'metric'),
+  }
 }
 
 const RULE_WORDS: Record<string, string> = {
@@ -28,7 +37,10 @@ const RULE_WORDS: Record<string, string> = {
  */
 export function depthReason(hole: DesignedHole, rules: DepthRulePlan[], system: LengthSystem): string {
   const show = (length: number) => showLength(length, system)
-  const bed = hole.stoneBed > 0 ? `: ${show(hole.footingBottom)} to the foot of the concrete and ${show(hole.stoneBed)} of stone` : ''
+  const bed =
+    hole.stoneBed > 0
+      ? `: ${show(hole.footingBottom)} to the foot of the concrete and ${show(hole.stoneBed)} of stone`
+      : ''
   const others = rules
     .filter(({ rule, depth }) => rule !== hole.rule && depth !== null && BINDING_WORDS[rule])
     .map(({ rule, depth }) => `${BINDING_WORDS[rule]} ${show(depth!)}`)

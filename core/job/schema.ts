@@ -30,16 +30,23 @@ export function quantity(minimum: number, maximum: number, unit = '') {
 
 const choice = (values: readonly string[]) => {
   const says = `one of ${values.join(', ')}`
-  return string().strict().typeError(says).oneOf([...values, undefined], says)
+  return string()
+    .strict()
+    .typeError(says)
+    .oneOf([...values, undefined], says)
 }
 const flag = () => boolean().strict().typeError('true or false')
 const text = (longest: number) =>
   string().strict().typeError(`text of at most ${longest} letters`).max(longest, `text of at most ${longest} letters`)
 const name = (longest: number) =>
   text(longest).required(`text of 1 to ${longest} letters`).matches(/\S/, 'more than blanks')
-const part = <S extends AnyObject>(fields: S) => object(fields as never).strict().typeError('an object').default(undefined)
+const part = <S extends AnyObject>(fields: S) =>
+  object(fields as never)
+    .strict()
+    .typeError('an object')
+    .default(undefined)
 
-const sectionShapes: Record<string, ReturnType<typeof part>> = {
+export const sectionShapes: Record<string, ReturnType<typeof part>> = {
   rectangle: part({ along: size(), across: size() }),
   round: part({ diameter: size() }),
   tube: part({ diameter: size(), wall: wall() }),
@@ -59,14 +66,16 @@ const section = lazy((value: unknown) => {
   return sectionShapes[shape] ?? part({ shape: choice(shapes).required(says) })
 })
 
-const leanReading = part({
+export const leanReading = part({
   offset: quantity(-2, 2, 'm').required(range(-2, 2, 'm')),
   over: quantity(0.1, 4, 'm').required(range(0.1, 4, 'm')),
   direction: quantity(0, 360, 'degrees'),
 })
 
 const observations = part({
-  lean: lazy((value: unknown) => (Array.isArray(value) ? array().of(leanReading).max(2, 'at most two readings') : leanReading)),
+  lean: lazy((value: unknown) =>
+    Array.isArray(value) ? array().of(leanReading).max(2, 'at most two readings') : leanReading,
+  ),
   probeAtGround: quantity(0, 0.2, 'm'),
   probeBelow: quantity(0, 0.2, 'm'),
   probeAbove: quantity(0, 0.2, 'm'),
@@ -119,7 +128,11 @@ const post = part({
   soil: text(40),
   saturated: flag(),
   footing,
-  gate: part({ leafWidth: quantity(0.3, 6, 'm'), leafMass: quantity(1, 1000, 'kg'), hingeSpacing: quantity(0.1, 3, 'm') }),
+  gate: part({
+    leafWidth: quantity(0.3, 6, 'm'),
+    leafMass: quantity(1, 1000, 'kg'),
+    hingeSpacing: quantity(0.1, 3, 'm'),
+  }),
   observations,
   repair,
 })
@@ -137,7 +150,13 @@ const line = part({
   cornerAtStart: flag(),
   cornerAtEnd: flag(),
   remainingYears: quantity(0, 200, 'years'),
-  posts: array().of(post).strict().typeError('a list of posts').required('a list of posts').min(1, 'at least one post').max(2000, 'at most 2000 posts'),
+  posts: array()
+    .of(post)
+    .strict()
+    .typeError('a list of posts')
+    .required('a list of posts')
+    .min(1, 'at least one post')
+    .max(2000, 'at most 2000 posts'),
 })
 
 export const jobSchema = part({
@@ -154,7 +173,13 @@ export const jobSchema = part({
     targetReturnYears: quantity(2, 1000, 'years'),
     season: choice(SEASONS),
   }),
-  lines: array().of(line).strict().typeError('a list of lines').required('a list of lines').min(1, 'at least one line').max(50, 'at most 50 lines'),
+  lines: array()
+    .of(line)
+    .strict()
+    .typeError('a list of lines')
+    .required('a list of lines')
+    .min(1, 'at least one line')
+    .max(50, 'at most 50 lines'),
 }).required('an object')
 
 /** Known soils, mixes and methods, to check names against. */
@@ -198,13 +223,17 @@ function checkOrder(job: Job): InputError[] {
   const errors: InputError[] = []
   const seen = new Set<string>()
   job.lines.forEach((each, l) => {
-    if (job.lines.findIndex((other) => other.id === each.id) !== l) errors.push(new InputError(`lines[${l}].id`, each.id, 'used once in the job'))
+    if (job.lines.findIndex((other) => other.id === each.id) !== l)
+      errors.push(new InputError(`lines[${l}].id`, each.id, 'used once in the job'))
     each.posts.forEach((p, i) => {
       const key = `lines[${l}].posts[${i}]`
       if (seen.has(p.id)) errors.push(new InputError(`${key}.id`, p.id, 'used once in the job'))
       seen.add(p.id)
       const before = each.posts[i - 1]
-      if (before && p.station <= before.station) errors.push(new InputError(`${key}.station`, p.station, `beyond ${before.station} m, where the post before stands`))
+      if (before && p.station <= before.station)
+        errors.push(
+          new InputError(`${key}.station`, p.station, `beyond ${before.station} m, where the post before stands`),
+        )
     })
   })
   return errors
@@ -213,7 +242,8 @@ function checkOrder(job: Job): InputError[] {
 function checkKeys(job: Job, known: KnownKeys): InputError[] {
   const errors: InputError[] = []
   const check = (key: string, value: string | undefined, among: readonly string[]) => {
-    if (value !== undefined && !among.includes(value)) errors.push(new InputError(key, value, `one of ${among.join(', ')}`))
+    if (value !== undefined && !among.includes(value))
+      errors.push(new InputError(key, value, `one of ${among.join(', ')}`))
   }
   job.lines.forEach((each, l) =>
     each.posts.forEach((p, i) => {

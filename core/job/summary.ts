@@ -28,6 +28,7 @@ export function jobSummary(job: Job): JobSummary {
     })),
     posts: posts.length,
     failed: states.filter((state) => state === 'failed').length,
-    undecided: posts.filter((post, i) => (states[i] === 'failed' || states[i] === 'doubtful') && !post.repair?.method).length,
+    undecided: posts.filter((post, i) => (states[i] === 'failed' || states[i] === 'doubtful') && !post.repair?.method)
+      .length,
   }
 }

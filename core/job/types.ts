@@ -34,7 +34,15 @@ export type Exposure = (typeof EXPOSURES)[number]
 export const SEASONS = ['wet', 'dry'] as const
 export type Season = (typeof SEASONS)[number]
 
-export const LINE_KINDS = ['close-boarded', 'panel', 'hit-and-miss', 'picket', 'post-and-rail', 'mesh', 'vinyl'] as const
+export const LINE_KINDS = [
+  'close-boarded',
+  'panel',
+  'hit-and-miss',
+  'picket',
+  'post-and-rail',
+  'mesh',
+  'vinyl',
+] as const
 export type LineKind = (typeof LINE_KINDS)[number]
 
 export interface Line {
@@ -51,9 +59,26 @@ export interface Line {
   posts: Post[]
 }
 
-export const DUTIES = ['line', 'end', 'corner', 'gate-hinge', 'gate-latch', 'roadside-box', 'load-bearing', 'plate-mounted'] as const
+export const DUTIES = [
+  'line',
+  'end',
+  'corner',
+  'gate-hinge',
+  'gate-latch',
+  'roadside-box',
+  'load-bearing',
+  'plate-mounted',
+] as const
 export type Duty = (typeof DUTIES)[number]
-export const MATERIALS = ['treated-softwood', 'untreated-softwood', 'cedar', 'oak', 'steel', 'vinyl', 'concrete'] as const
+export const MATERIALS = [
+  'treated-softwood',
+  'untreated-softwood',
+  'cedar',
+  'oak',
+  'steel',
+  'vinyl',
+  'concrete',
+] as const
 export type Material = (typeof MATERIALS)[number]
 
 export interface Post {
@@ -122,11 +147,27 @@ export type ObservationKey = keyof Observations
 /** Values of the observations that are picked from a list. */
 export const OBSERVATION_VALUES = {
   leanPattern: ['this-post-only', 'neighbours-too', 'whole-line-one-way'],
-  pushPivot: ['nothing-moves', 'at-ground-line', 'in-the-soil', 'footing-moves', 'post-loose-in-concrete', 'at-plate', 'panel-only'],
+  pushPivot: [
+    'nothing-moves',
+    'at-ground-line',
+    'in-the-soil',
+    'footing-moves',
+    'post-loose-in-concrete',
+    'at-plate',
+    'panel-only',
+  ],
   comesUpright: ['easily', 'with-force', 'will-not'],
   tap: ['rings', 'dull', 'hollow'],
   breakFace: ['brown-and-crumbly', 'clean-splinters', 'galleries-and-dust', 'rust-flakes', 'none'],
-  groundAround: ['lifted-collar', 'gap-beside-post', 'saturated', 'heaped-soil', 'water-holding-top', 'cracked-surface', 'root'],
+  groundAround: [
+    'lifted-collar',
+    'gap-beside-post',
+    'saturated',
+    'heaped-soil',
+    'water-holding-top',
+    'cracked-surface',
+    'root',
+  ],
   footingFound: ['not-dug', 'none', 'small', 'adequate', 'one-sided', 'cracked', 'dry-pockets', 'stands-proud'],
   onset: ['after-storm', 'slowly', 'after-frost', 'after-impact', 'after-gate-hung', 'unknown'],
   gate: ['none', 'hung-here', 'leans-towards-gate'],

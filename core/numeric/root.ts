@@ -8,12 +8,7 @@
  * @source Dowell and Jarratt, BIT 11 (1971), 168–174
  * @example bracketedRoot((x) => x * x - 2, 0, 2, 1e-12) // 1.41421356
  */
-export function bracketedRoot(
-  f: (x: number) => number,
-  low: number,
-  high: number,
-  width: number,
-): number {
+export function bracketedRoot(f: (x: number) => number, low: number, high: number, width: number): number {
   let a = low
   let b = high
   let fa = f(a)

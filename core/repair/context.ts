@@ -39,15 +39,33 @@ export interface GroundMemory {
   depths: Map<string, RecommendedDepth>
 }
 
-export function postContext(site: ResolvedSite, line: ResolvedLine, post: ResolvedPost, tables: Tables, memory: GroundMemory): PostContext {
+export function postContext(
+  site: ResolvedSite,
+  line: ResolvedLine,
+  post: ResolvedPost,
+  tables: Tables,
+  memory: GroundMemory,
+): PostContext {
   const anySoil = row(tables.soils, post.soil)
   const soil = anySoil.kind === 'none' ? null : anySoil
   const targetGust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
-  const stretch = { ...line, from: post.from, to: post.to, exposure: tables.exposures[site.exposure].factor, shelter: site.shelter }
+  const stretch = {
+    ...line,
+    from: post.from,
+    to: post.to,
+    exposure: tables.exposures[site.exposure].factor,
+    shelter: site.shelter,
+  }
   const wind = windLoad(stretch, targetGust)
   const ground = (segments: readonly Segment[]): GroundCapacity => {
     if (!soil) return { over: 0, lean: 0, code: null, pivot: 0 }
-    const buried = { soil, saturated: post.saturated, ignoredTop: ignoredTop(soil, site.season), segments, height: wind.height }
+    const buried = {
+      soil,
+      saturated: post.saturated,
+      ignoredTop: ignoredTop(soil, site.season),
+      segments,
+      height: wind.height,
+    }
     const key = JSON.stringify([soil.key, buried.saturated, buried.ignoredTop, segments, wind.height])
     return remembered(memory.capacities, key, () => groundCapacity(buried))
   }
@@ -112,7 +130,13 @@ export function standingPostLink(context: PostContext): LinkCapacity {
 
 /** The sound section of a new post of the same size and material. */
 export function newPostLink(context: PostContext): LinkCapacity {
-  return bendingLink('post', 'the new post at the ground line', sectionProperties(context.post.section), context.material, context.wind.height)
+  return bendingLink(
+    'post',
+    'the new post at the ground line',
+    sectionProperties(context.post.section),
+    context.material,
+    context.wind.height,
+  )
 }
 
 /**

@@ -83,5 +83,11 @@ function momentCapacities(section: SectionProperties, material: MaterialRow) {
 }
 
 export function groundLink(link: string, name: string, capacity: GroundCapacity): LinkCapacity {
-  return { link, name, lean: capacity.lean, over: capacity.over, ...(capacity.code === null ? {} : { code: capacity.code }) }
+  return {
+    link,
+    name,
+    lean: capacity.lean,
+    over: capacity.over,
+    ...(capacity.code === null ? {} : { code: capacity.code }),
+  }
 }

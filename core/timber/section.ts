@@ -72,12 +72,7 @@ function round(diameter: Metres): SectionProperties {
 }
 
 /** A hollow section: the second moments subtract, the moduli follow from them. */
-function minus(
-  outer: SectionProperties,
-  inner: SectionProperties,
-  along: Metres,
-  across: Metres,
-): SectionProperties {
+function minus(outer: SectionProperties, inner: SectionProperties, along: Metres, across: Metres): SectionProperties {
   const inertia = Math.max(0, outer.inertia - inner.inertia)
   const inertiaAlong = Math.max(0, outer.inertiaAlong - inner.inertiaAlong)
   return {

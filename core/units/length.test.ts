@@ -35,10 +35,15 @@ describe('lengths as shown', () => {
     expect(showLength(0.3048, 'feet-inches')).toBe('1′')
   })
 
-  property.prop([fc.double({ min: 0.01, max: 30, noNaN: true }), fc.constantFrom(...LENGTH_SYSTEMS)])('go round within half a mark', (length, system) => {
-    const typed = showLength(length, system).replaceAll('⁄', '/')
-    expect(Math.abs(parseLength(typed, system) - length)).toBeLessThanOrEqual(system === 'metric' ? 0.000501 : 0.0254 / 32 + 1e-9)
-  })
+  property.prop([fc.double({ min: 0.01, max: 30, noNaN: true }), fc.constantFrom(...LENGTH_SYSTEMS)])(
+    'go round within half a mark',
+    (length, system) => {
+      const typed = showLength(length, system).replaceAll('⁄', '/')
+      expect(Math.abs(parseLength(typed, system) - length)).toBeLessThanOrEqual(
+        system === 'metric' ? 0.000501 : 0.0254 / 32 + 1e-9,
+      )
+    },
+  )
 })
 
 it('shows minutes as people say them', () => {

@@ -57,7 +57,10 @@ export function lengthParts(length: Metres, system: LengthSystem): { value: stri
   const feet = Math.floor(sixteenths / (12 * SIXTEENTHS))
   const inches = Math.floor(sixteenths / SIXTEENTHS) % 12
   const rest = sixteenths % SIXTEENTHS
-  const parts = [feet ? `${feet}′` : '', inches || !feet || rest ? `${[inches || (rest ? '' : '0'), fractionOf(rest)].filter(Boolean).join(' ')}″` : '']
+  const parts = [
+    feet ? `${feet}′` : '',
+    inches || !feet || rest ? `${[inches || (rest ? '' : '0'), fractionOf(rest)].filter(Boolean).join(' ')}″` : '',
+  ]
   return { value: (length < 0 && sixteenths ? '−' : '') + parts.filter(Boolean).join(' '), unit: '' }
 }
 

@@ -59,10 +59,7 @@ function zoneEdges(run: Run): Metres[] {
 
 /** A point takes the larger of the values that the two ends give it. */
 function zoneValue(x: Metres, run: Run): number {
-  return Math.max(
-    valueFromEnd(x, run, run.cornerAtStart),
-    valueFromEnd(run.length - x, run, run.cornerAtEnd),
-  )
+  return Math.max(valueFromEnd(x, run, run.cornerAtStart), valueFromEnd(run.length - x, run, run.cornerAtEnd))
 }
 
 function valueFromEnd(distance: Metres, run: Run, corner: boolean): number {
@@ -72,7 +69,11 @@ function valueFromEnd(distance: Metres, run: Run, corner: boolean): number {
 }
 
 function freeEndRow(lengthOverHeight: number): ZoneRow {
-  const [short, middle, long] = FREE_END as [(typeof FREE_END)[number], (typeof FREE_END)[number], (typeof FREE_END)[number]]
+  const [short, middle, long] = FREE_END as [
+    (typeof FREE_END)[number],
+    (typeof FREE_END)[number],
+    (typeof FREE_END)[number],
+  ]
   if (lengthOverHeight <= short[0]) return short[1]
   if (lengthOverHeight >= long[0]) return long[1]
   const [low, high] = lengthOverHeight < middle[0] ? [short, middle] : [middle, long]

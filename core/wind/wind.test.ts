@@ -55,15 +55,18 @@ describe('coefficients of EN 1991-1-4 Table 7.9', () => {
     expect(meanCoefficient(edge - 0.1, edge + 0.3, run)).toBeCloseTo((0.1 * 3.4 + 0.3 * 2.1) / 0.4, 12)
   })
 
-  property.prop([fc.double({ min: 0, max: 39, noNaN: true }), fc.double({ min: 0.01, max: 1, noNaN: true }), fc.double({ min: 0.01, max: 0.99, noNaN: true })])(
-    'two parts of a stretch add up to the whole',
-    (from, width, share) => {
-      const middle = from + width * share
-      const whole = meanCoefficient(from, from + width, run) * width
-      const parts = meanCoefficient(from, middle, run) * (middle - from) + meanCoefficient(middle, from + width, run) * (from + width - middle)
-      expect(parts).toBeCloseTo(whole, 9)
-    },
-  )
+  property.prop([
+    fc.double({ min: 0, max: 39, noNaN: true }),
+    fc.double({ min: 0.01, max: 1, noNaN: true }),
+    fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+  ])('two parts of a stretch add up to the whole', (from, width, share) => {
+    const middle = from + width * share
+    const whole = meanCoefficient(from, from + width, run) * width
+    const parts =
+      meanCoefficient(from, middle, run) * (middle - from) +
+      meanCoefficient(middle, from + width, run) * (from + width - middle)
+    expect(parts).toBeCloseTo(whole, 9)
+  })
 })
 
 describe('return periods of EN 1991-1-4 eq. 4.2', () => {

@@ -46,6 +46,8 @@ function fingerprint() {
 /** A running server keeps loading from its build: only the oldest builds go. */
 function forgetOldest() {
   const folder = join(state, 'build')
-  const builds = readdirSync(folder).map((name) => join(folder, name)).sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs)
+  const builds = readdirSync(folder)
+    .map((name) => join(folder, name))
+    .sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs)
   for (const old of builds.slice(KEPT)) rmSync(old, { recursive: true, force: true })
 }

@@ -25,9 +25,17 @@ export async function startDatabase(folder) {
   const child = spawn(
     findProgram('mariadbd'),
     [
-      '--no-defaults', '--user=root', `--datadir=${data}`, `--socket=${join(folder, 'database.sock')}`,
-      `--pid-file=${join(folder, 'database.pid')}`, '--bind-address=127.0.0.1', `--port=${port}`, '--skip-name-resolve',
-      '--character-set-server=utf8mb4', '--default-time-zone=+00:00', '--innodb-buffer-pool-size=64M',
+      '--no-defaults',
+      '--user=root',
+      `--datadir=${data}`,
+      `--socket=${join(folder, 'database.sock')}`,
+      `--pid-file=${join(folder, 'database.pid')}`,
+      '--bind-address=127.0.0.1',
+      `--port=${port}`,
+      '--skip-name-resolve',
+      '--character-set-server=utf8mb4',
+      '--default-time-zone=+00:00',
+      '--innodb-buffer-pool-size=64M',
     ],
     // Its own group: Ctrl-C reaches the start command first, which stops the server before the database.
     { stdio: ['ignore', log, log], detached: true },
@@ -55,7 +63,11 @@ async function stopChild(child, ended) {
 }
 
 function makeData(data) {
-  const made = spawnSync(findProgram('mariadb-install-db'), ['--no-defaults', '--user=root', `--datadir=${data}`, '--auth-root-authentication-method=normal', '--skip-test-db'], { encoding: 'utf8' })
+  const made = spawnSync(
+    findProgram('mariadb-install-db'),
+    ['--no-defaults', '--user=root', `--datadir=${data}`, '--auth-root-authentication-method=normal', '--skip-test-db'],
+    { encoding: 'utf8' },
+  )
   if (made.status !== 0) throw new Error(`the database could not be made: ${made.stderr || made.stdout}`)
 }
 
@@ -103,11 +115,15 @@ function asRoot(folder, password, statements) {
 }
 
 function tryStatements(folder, password, statements) {
-  const said = spawnSync(findProgram('mariadb'), ['--no-defaults', '-u', 'root', `--socket=${join(folder, 'database.sock')}`], {
-    input: statements,
-    env: { ...process.env, MYSQL_PWD: password },
-    stdio: ['pipe', 'ignore', 'ignore'],
-  })
+  const said = spawnSync(
+    findProgram('mariadb'),
+    ['--no-defaults', '-u', 'root', `--socket=${join(folder, 'database.sock')}`],
+    {
+      input: statements,
+      env: { ...process.env, MYSQL_PWD: password },
+      stdio: ['pipe', 'ignore', 'ignore'],
+    },
+  )
   return said.status === 0
 }
 

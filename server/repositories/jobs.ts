@@ -30,7 +30,9 @@ export interface HistoryEntry {
 const parsed = <T>(value: unknown): T => (typeof value === 'string' ? JSON.parse(value) : value) as T
 
 export async function listJobs(database: Knex): Promise<ListedJob[]> {
-  const rows = await database('job').select('id', 'name', 'site_name', 'version', 'summary', 'updated_at').orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'name' }])
+  const rows = await database('job')
+    .select('id', 'name', 'site_name', 'version', 'summary', 'updated_at')
+    .orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'name' }])
   return rows.map((row) => ({
     id: row.id,
     name: row.name,
@@ -48,12 +50,27 @@ export async function findJob(database: Knex, id: string, lock = false): Promise
   return row && { id: row.id, version: row.version, document: parsed<Job>(row.document), updatedAt: row.updated_at }
 }
 
-export async function insertJob(database: Knex, id: string, document: Job, summary: JobSummary, now: Date): Promise<void> {
+export async function insertJob(
+  database: Knex,
+  id: string,
+  document: Job,
+  summary: JobSummary,
+  now: Date,
+): Promise<void> {
   await database('job').insert({ id, version: 1, created_at: now, ...columns(document, summary, now) })
 }
 
-export async function updateJob(database: Knex, id: string, version: number, document: Job, summary: JobSummary, now: Date): Promise<void> {
-  await database('job').where({ id }).update({ version, ...columns(document, summary, now) })
+export async function updateJob(
+  database: Knex,
+  id: string,
+  version: number,
+  document: Job,
+  summary: JobSummary,
+  now: Date,
+): Promise<void> {
+  await database('job')
+    .where({ id })
+    .update({ version, ...columns(document, summary, now) })
 }
 
 function columns(document: Job, summary: JobSummary, now: Date) {
@@ -66,8 +83,20 @@ function columns(document: Job, summary: JobSummary, now: Date) {
   }
 }
 
-export async function insertHistory(database: Knex, id: string, version: number, batch: CommandBatch, now: Date): Promise<void> {
-  await database('job_history').insert({ job_id: id, version, batch_id: batch.id, commands: JSON.stringify(batch.commands), made_at: now })
+export async function insertHistory(
+  database: Knex,
+  id: string,
+  version: number,
+  batch: CommandBatch,
+  now: Date,
+): Promise<void> {
+  await database('job_history').insert({
+    job_id: id,
+    version,
+    batch_id: batch.id,
+    commands: JSON.stringify(batch.commands),
+    made_at: now,
+  })
 }
 
 export async function findBatch(database: Knex, id: string, batchId: string): Promise<number | undefined> {
@@ -77,6 +106,15 @@ export async function findBatch(database: Knex, id: string, batchId: string): Pr
 
 /** Entries after `version`, oldest first. */
 export async function historySince(database: Knex, id: string, version: number): Promise<HistoryEntry[]> {
-  const rows = await database('job_history').where({ job_id: id }).andWhere('version', '>', version).orderBy('version').select('version', 'batch_id', 'commands', 'made_at')
-  return rows.map((row) => ({ version: row.version, batchId: row.batch_id, commands: parsed<Command[]>(row.commands), madeAt: row.made_at }))
+  const rows = await database('job_history')
+    .where({ job_id: id })
+    .andWhere('version', '>', version)
+    .orderBy('version')
+    .select('version', 'batch_id', 'commands', 'made_at')
+  return rows.map((row) => ({
+    version: row.version,
+    batchId: row.batch_id,
+    commands: parsed<Command[]>(row.commands),
+    madeAt: row.made_at,
+  }))
 }

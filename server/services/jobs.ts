@@ -21,7 +21,11 @@ export async function readStoredJob(database: Knex, id: string): Promise<jobs.St
 }
 
 /** @throws InputError for the first thing that is wrong with the document; nothing is stored then */
-export async function importJob(database: Knex, document: unknown, id: string = randomUUID()): Promise<{ id: string; version: number }> {
+export async function importJob(
+  database: Knex,
+  document: unknown,
+  id: string = randomUUID(),
+): Promise<{ id: string; version: number }> {
   const job = readJob(document, known)
   await database.transaction((transaction) => jobs.insertJob(transaction, id, job, jobSummary(job), new Date()))
   return { id, version: 1 }
@@ -43,7 +47,11 @@ export interface Applied {
  * @throws StaleVersion with both sides when others have written since
  * @throws InputError when the job would not be valid any more; nothing is written then
  */
-export async function applyBatch(database: Knex, id: string, batch: CommandBatch & { version: number }): Promise<Applied> {
+export async function applyBatch(
+  database: Knex,
+  id: string,
+  batch: CommandBatch & { version: number },
+): Promise<Applied> {
   return database.transaction(async (transaction) => {
     const stored = await jobs.findJob(transaction, id, true)
     if (!stored) throw new NotFound('job', id)
@@ -51,7 +59,12 @@ export async function applyBatch(database: Knex, id: string, batch: CommandBatch
       return { version: stored.version, job: stored.document }
     }
     if (stored.version !== batch.version) {
-      throw new StaleVersion(stored.version, stored.document, batch.commands, await commandsSince(transaction, id, batch.version))
+      throw new StaleVersion(
+        stored.version,
+        stored.document,
+        batch.commands,
+        await commandsSince(transaction, id, batch.version),
+      )
     }
     const job = readJob(applyCommands(stored.document, batch.commands), known)
     const version = stored.version + 1

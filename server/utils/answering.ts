@@ -39,9 +39,19 @@ export function problemOf(error: unknown): Problem {
   if (error instanceof TooLarge) return { type: 'too-large', title: 'Too large', status: 413, detail: error.message }
   if (error instanceof NotJson) return { type: 'not-json', title: 'Not JSON', status: 400, detail: error.message }
   if (isDatabaseAway(error)) {
-    return { type: 'database-away', title: 'Database away', status: 503, detail: 'The database does not answer. What you entered waits on this device.' }
+    return {
+      type: 'database-away',
+      title: 'Database away',
+      status: 503,
+      detail: 'The database does not answer. What you entered waits on this device.',
+    }
   }
-  return { type: 'fault', title: 'Fault of the program', status: 500, detail: 'The server failed. What you entered waits on this device.' }
+  return {
+    type: 'fault',
+    title: 'Fault of the program',
+    status: 500,
+    detail: 'The server failed. What you entered waits on this device.',
+  }
 }
 
 const AWAY = ['ECONNREFUSED', 'ECONNRESET', 'PROTOCOL_CONNECTION_LOST', 'EPIPE', 'ETIMEDOUT', 'ER_SERVER_SHUTDOWN']

@@ -2,7 +2,10 @@ import type { Command } from '../../core/job/commands'
 import type { Job } from '../../core/job/types'
 
 export class NotFound extends Error {
-  constructor(readonly what: string, readonly id: string) {
+  constructor(
+    readonly what: string,
+    readonly id: string,
+  ) {
     super(`There is no ${what} "${id}".`)
   }
 }

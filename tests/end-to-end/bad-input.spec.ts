@@ -18,7 +18,11 @@ test.describe('a file that is no job is answered at the place and changes nothin
     ['broken.json', '{"format": "vindex-job", ', /broken\.json was not opened: This is no JSON/],
     ['negative.json', withHeight(-1.8), /lines\[0\]\.height is -1\.8; it must be a number from 0\.3 to 4 m/],
     ['text.json', withHeight('tall'), /lines\[0\]\.height is "tall"; it must be a number from 0\.3 to 4 m/],
-    ['newer.json', JSON.stringify({ ...good(), version: 7 }), /version is 7; it must be 1: this file comes from a newer Vindex/],
+    [
+      'newer.json',
+      JSON.stringify({ ...good(), version: 7 }),
+      /version is 7; it must be 1: this file comes from a newer Vindex/,
+    ],
     ['other.json', '[]', /was not opened/],
     ['huge.json', `{"x":"${'y'.repeat(20e6)}"}`, /huge\.json has 20 MB; a job file has 5 MB at most/],
   ]
@@ -43,7 +47,8 @@ test('a job file of one’s own opens, and a script in its name stays a name', a
 })
 
 test('the server refuses 20 MB, broken JSON and form data with problem documents', async ({ request }) => {
-  const send = (data: string, type = 'application/json') => request.post('/api/jobs/import', { data: Buffer.from(data), headers: { 'content-type': type } })
+  const send = (data: string, type = 'application/json') =>
+    request.post('/api/jobs/import', { data: Buffer.from(data), headers: { 'content-type': type } })
   const large = await send(`{"x":"${'y'.repeat(20e6)}"}`)
   expect(large.status()).toBe(413)
   expect(await large.json()).toMatchObject({ title: 'Too large', status: 413 })

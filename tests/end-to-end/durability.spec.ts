@@ -7,7 +7,10 @@ import { startServer } from '../../scripts/lib/server.mjs'
 import { answer, expectSaved, importJob, open, saveSign, trialJob } from './steps'
 
 // A server and a database of this test's own, to be killed in the middle of edits.
-test('nothing that the screen called saved is lost when server and database are killed', async ({ playwright, browser }) => {
+test('nothing that the screen called saved is lost when server and database are killed', async ({
+  playwright,
+  browser,
+}) => {
   test.setTimeout(120_000)
   const folder = join(state, `durability-${process.pid}`)
   const port = await freePort()
@@ -26,7 +29,11 @@ test('nothing that the screen called saved is lost when server and database are 
   await open(page, `/jobs/${id}/look?post=T3`)
   const saved = async () => (await (await request.get(`/api/jobs/${id}`)).json()).job.lines[0].posts[2].observations
 
-  for (const [round, first, second] of [[1, 'at the ground line', 'easily'], [2, 'down in the soil', 'will not'], [3, 'footing and all', 'with force']] as const) {
+  for (const [round, first, second] of [
+    [1, 'at the ground line', 'easily'],
+    [2, 'down in the soil', 'will not'],
+    [3, 'footing and all', 'with force'],
+  ] as const) {
     await answer(page, first).click()
     await expectSaved(page)
     // The kill falls between the edit and its answer.
@@ -34,10 +41,16 @@ test('nothing that the screen called saved is lost when server and database are 
     await expect(saveSign(page)).toHaveText(/waiting to send|all saved/)
     running = await start(false)
     const after = await saved()
-    expect(after.pushPivot, `round ${round}`).toBe({ 'at the ground line': 'at-ground-line', 'down in the soil': 'in-the-soil', 'footing and all': 'footing-moves' }[first])
+    expect(after.pushPivot, `round ${round}`).toBe(
+      { 'at the ground line': 'at-ground-line', 'down in the soil': 'in-the-soil', 'footing and all': 'footing-moves' }[
+        first
+      ],
+    )
     // What still waited arrives too, once.
     await expectSaved(page)
-    expect((await saved()).comesUpright).toBe({ easily: 'easily', 'will not': 'will-not', 'with force': 'with-force' }[second])
+    expect((await saved()).comesUpright).toBe(
+      { easily: 'easily', 'will not': 'will-not', 'with force': 'with-force' }[second],
+    )
   }
   const history = (await (await request.get(`/api/jobs/${id}/history`)).json()) as { batchId: string }[]
   expect(new Set(history.map((entry) => entry.batchId)).size).toBe(history.length)

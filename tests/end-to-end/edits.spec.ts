@@ -1,7 +1,11 @@
 import { expect, test } from '@playwright/test'
 import { answer, expectSaved, importJob, open, saveSign, trialJob } from './steps'
 
-test('two people write to the same reading: the second is shown both, and neither is lost', async ({ browser, request, baseURL }) => {
+test('two people write to the same reading: the second is shown both, and neither is lost', async ({
+  browser,
+  request,
+  baseURL,
+}) => {
   const id = await importJob(request, trialJob('Two at one post'))
   const [first, second] = await Promise.all([0, 1].map(async () => (await browser.newContext({ baseURL })).newPage()))
   for (const page of [first!, second!]) await open(page, `/jobs/${id}/look?post=T3`)
@@ -58,7 +62,30 @@ test('every edit can be undone and redone, after a reload too', async ({ page, r
   await expectSaved(page)
 })
 
-test('without a signal edits wait on the device, survive a reload and go when the signal is back', async ({ page, context, request }) => {
+test('the application itself opens without a signal once it has been here', async ({ browser, request, baseURL }) => {
+  const id = await importJob(request, trialJob('Out of reach'))
+  const context = await browser.newContext({ baseURL })
+  const page = await context.newPage()
+  await open(page, `/jobs/${id}/look?post=T3`)
+  await expectSaved(page)
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready))
+  await context.setOffline(true)
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'T3: what do you see?' })).toBeVisible()
+  await answer(page, 'at the ground line').click()
+  await page.keyboard.press('3')
+  await expect(page.getByText(/Rotted at the ground line|Snapped sound wood/).first()).toBeVisible()
+  await expect(saveSign(page)).toHaveText('1 waiting to send')
+  await context.setOffline(false)
+  await expectSaved(page)
+  await context.close()
+})
+
+test('without a signal edits wait on the device, survive a reload and go when the signal is back', async ({
+  page,
+  context,
+  request,
+}) => {
   const id = await importJob(request, trialJob('No signal'))
   await open(page, `/jobs/${id}/look?post=T3`)
   await page.route('**/api/**', (route) => route.abort())

@@ -6,7 +6,9 @@ async function checkEnd(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: /Post T3: spur beside it/i })).toBeVisible()
   await expect(page.getByText('Proposed, not yet chosen.')).toBeHidden()
   await expect(page.getByText(/bags of 20 kg fast post mix/)).toBeVisible()
-  await expect(page.getByText('Figures are planning estimates; local codes and licensed practice decide.')).toBeVisible()
+  await expect(
+    page.getByText('Figures are planning estimates; local codes and licensed practice decide.'),
+  ).toBeVisible()
   await expectSaved(page)
 }
 
@@ -28,7 +30,11 @@ async function mainJobByPointer(page: Page, path: string): Promise<void> {
   await checkEnd(page)
 }
 
-test('the main job with the mouse, and all of it there after a new start of the browser', async ({ page, request, browser }) => {
+test('the main job with the mouse, and all of it there after a new start of the browser', async ({
+  page,
+  request,
+  browser,
+}) => {
   const id = await importJob(request, trialJob('Main job, mouse'))
   const began = Date.now()
   await mainJobByPointer(page, `/jobs/${id}`)
@@ -43,7 +49,12 @@ test('the main job with the mouse, and all of it there after a new start of the 
 
 test('the main job with a finger on a small screen', async ({ browser, request, baseURL }) => {
   const id = await importJob(request, trialJob('Main job, phone'))
-  const context = await browser.newContext({ viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true, baseURL })
+  const context = await browser.newContext({
+    viewport: { width: 360, height: 740 },
+    hasTouch: true,
+    isMobile: true,
+    baseURL,
+  })
   const page = await context.newPage()
   await mainJobByPointer(page, `/jobs/${id}`)
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360)
@@ -87,7 +98,9 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
   for (let presses = 0; presses < 60; presses++) {
     const focused = await page.evaluate(() => {
       const element = document.activeElement as HTMLInputElement | null
-      return element?.getAttribute('aria-label') ?? element?.labels?.[0]?.textContent ?? element?.textContent?.trim() ?? ''
+      return (
+        element?.getAttribute('aria-label') ?? element?.labels?.[0]?.textContent ?? element?.textContent?.trim() ?? ''
+      )
     })
     if (typeof name === 'string' ? focused === name : name.test(focused)) return
     await page.keyboard.press('Tab')

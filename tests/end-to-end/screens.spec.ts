@@ -11,14 +11,27 @@ for (const viewport of SIZES) {
   test(`nothing serious for axe on any screen at ${viewport.width} × ${viewport.height}`, async ({ page, request }) => {
     await page.setViewportSize(viewport)
     const job = trialJob(`Axe at ${viewport.width}`)
-    job.lines[0]!.posts[2]!.observations = { pushPivot: 'at-ground-line', probeAtGround: 0.03, lean: { offset: 0.05, over: 1.2, direction: 0 } }
+    job.lines[0]!.posts[2]!.observations = {
+      pushPivot: 'at-ground-line',
+      probeAtGround: 0.03,
+      lean: { offset: 0.05, over: 1.2, direction: 0 },
+    }
     const id = await importJob(request, job)
-    for (const path of ['/', ...['look', 'cause', 'repair', 'hole', 'sheet'].map((place) => `/jobs/${id}/${place}?post=T3`)]) {
+    for (const path of [
+      '/',
+      ...['look', 'cause', 'repair', 'hole', 'sheet'].map((place) => `/jobs/${id}/${place}?post=T3`),
+    ]) {
       await open(page, path)
       await expect(page.getByRole('heading').first()).toBeAttached()
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze()
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze()
       const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-      expect(serious.map(({ id: rule, nodes }) => `${path}: ${rule} ${nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([])
+      expect(
+        serious.map(
+          ({ id: rule, nodes }) => `${path}: ${rule} ${nodes.map((node) => node.target.join(' ')).join(', ')}`,
+        ),
+      ).toEqual([])
     }
   })
 }

@@ -11,7 +11,20 @@ export function trialJob(name: string): Job {
     version: 1,
     name,
     site: { name: 'Sedgewater', exposure: 'open', shelter: 0.7, gust50: 38, frostDepth: 0.45, minimumDepth: 0.6 },
-    lines: [{ id: 'T', kind: 'close-boarded', height: 1.8, gap: 0.05, length: 9.6, posts: [0, 2.4, 4.8, 7.2, 9.6].map((station, i) => ({ id: `T${i + 1}`, station, ...(i === 2 ? { soil: 'firm-clay', ageYears: 14 } : sound) })) }],
+    lines: [
+      {
+        id: 'T',
+        kind: 'close-boarded',
+        height: 1.8,
+        gap: 0.05,
+        length: 9.6,
+        posts: [0, 2.4, 4.8, 7.2, 9.6].map((station, i) => ({
+          id: `T${i + 1}`,
+          station,
+          ...(i === 2 ? { soil: 'firm-clay', ageYears: 14 } : sound),
+        })),
+      },
+    ],
   }
 }
 

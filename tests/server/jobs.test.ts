@@ -11,7 +11,8 @@ import { ownDatabase } from './ownDatabase'
 const { database, url } = ownDatabase('jobs')
 const [longBank, , bankSide] = demoJobs()
 
-const reading = (key: string, value: unknown): Command => ({ name: 'setReading', line: 'B', post: 'B7', key, value }) as Command
+const reading = (key: string, value: unknown): Command =>
+  ({ name: 'setReading', line: 'B', post: 'B7', key, value }) as Command
 let counter = 0
 const batch = (version: number, ...commands: Command[]) => ({ id: `batch-${++counter}-x`, version, commands })
 const newBankSide = async () => (await importJob(database(), bankSide)).id
@@ -70,14 +71,19 @@ describe('commands', () => {
   it('that would spoil the job change nothing', async () => {
     const id = await newBankSide()
     const wrong = batch(1, reading('tap', 'dull'), reading('probeAtGround', -1))
-    await expect(applyBatch(database(), id, wrong)).rejects.toMatchObject({ key: 'lines[0].posts[6].observations.probeAtGround', value: -1 })
+    await expect(applyBatch(database(), id, wrong)).rejects.toMatchObject({
+      key: 'lines[0].posts[6].observations.probeAtGround',
+      value: -1,
+    })
     expect((await readStoredJob(database(), id)).version).toBe(1)
     expect((await b7(id)).observations!.tap).toBeUndefined()
   })
 
   it('from many at once are applied one after the other, each exactly once', async () => {
     const id = await newBankSide()
-    const results = await Promise.allSettled(Array.from({ length: 8 }, (_, i) => applyBatch(database(), id, batch(1, reading('moisturePercent', i)))))
+    const results = await Promise.allSettled(
+      Array.from({ length: 8 }, (_, i) => applyBatch(database(), id, batch(1, reading('moisturePercent', i)))),
+    )
     const applied = results.filter((result) => result.status === 'fulfilled')
     const stale = results.filter((result) => result.status === 'rejected' && result.reason instanceof StaleVersion)
     expect([applied.length, stale.length]).toEqual([1, 7])
@@ -89,7 +95,11 @@ describe('bad documents', () => {
   it.each([
     ['a negative height', { ...bankSide, lines: [{ ...bankSide!.lines[0], height: -1 }] }, 'lines[0].height'],
     ['no posts', { ...bankSide, lines: [{ ...bankSide!.lines[0], posts: [] }] }, 'lines[0].posts'],
-    ['an unknown soil', { ...bankSide, lines: [{ ...bankSide!.lines[0], posts: [{ id: 'x', station: 0, soil: 'custard' }] }] }, 'lines[0].posts[0].soil'],
+    [
+      'an unknown soil',
+      { ...bankSide, lines: [{ ...bankSide!.lines[0], posts: [{ id: 'x', station: 0, soil: 'custard' }] }] },
+      'lines[0].posts[0].soil',
+    ],
     ['not an object', 'job', 'document'],
   ])('%s: refused, and nothing is stored', async (_name, document, key) => {
     const before = (await listJobs(database())).length

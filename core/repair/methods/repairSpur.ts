@@ -20,12 +20,14 @@ export const repairSpur: RepairMethod = {
     const { post, material, tables } = context
     const reasons = commonRefusals(context)
     if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post takes no fixings for a spur.`)
-    if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS) reasons.push('The wood is soft where the fixings would go.')
+    if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS)
+      reasons.push('The wood is soft where the fixings would go.')
     const spur = chosenSpur(context)
     const { leafMass, leafWidth } = post.gate ?? {}
     if (post.duty === 'gate-hinge' && leafMass && leafWidth) {
       const moment = (leafMass * GRAVITY * leafWidth) / 2
-      if (moment > row(tables.parts.spurs, spur.key).momentCapacity) reasons.push('The leaf pulls harder than the spur can bend.')
+      if (moment > row(tables.parts.spurs, spur.key).momentCapacity)
+        reasons.push('The leaf pulls harder than the spur can bend.')
     }
     return reasons
   },
@@ -40,8 +42,19 @@ export const repairSpur: RepairMethod = {
     return {
       links: [
         ...fixingLinks(context, spur, fixing),
-        { link: 'spur', name: 'the spur at the ground', code: spur.momentCapacity / wind.height, over: (spur.momentCapacity * OVER_CODE) / wind.height },
-        bendingLink('post', 'the post at the lower fixing', sectionProperties(drilled(context, fixing.diameter)), material, Math.max(0.05, wind.height - spur.lowerFixing)),
+        {
+          link: 'spur',
+          name: 'the spur at the ground',
+          code: spur.momentCapacity / wind.height,
+          over: (spur.momentCapacity * OVER_CODE) / wind.height,
+        },
+        bendingLink(
+          'post',
+          'the post at the lower fixing',
+          sectionProperties(drilled(context, fixing.diameter)),
+          material,
+          Math.max(0.05, wind.height - spur.lowerFixing),
+        ),
         groundLink('footing', 'the spur in the ground', context.ground(holeSegments(hole, spur.size))),
       ],
       hole,
@@ -63,7 +76,11 @@ function chosenSpur({ post, tables }: PostContext) {
   return row(spurs, post.repair?.spur ?? spurs[spurs.length - 1]!.key)
 }
 
-function fixingLinks(context: PostContext, spur: ReturnType<typeof chosenSpur>, fixing: Parameters<typeof fixingTension>[0]): LinkCapacity[] {
+function fixingLinks(
+  context: PostContext,
+  spur: ReturnType<typeof chosenSpur>,
+  fixing: Parameters<typeof fixingTension>[0],
+): LinkCapacity[] {
   const tension = fixingTension(fixing, context.material)
   const shares = fixingShares(context.wind.height, spur.lowerFixing, spur.upperFixing)
   return (['upper', 'lower'] as const).map((which) => {
@@ -81,7 +98,11 @@ function fixingLinks(context: PostContext, spur: ReturnType<typeof chosenSpur>, 
 function drilled({ post, along, across }: PostContext, diameter: number) {
   return post.section.shape === 'rectangle'
     ? { ...post.section, along: Math.max(0, along - diameter) }
-    : { shape: 'rectangle' as const, along: Math.max(0, along * ROUND_AS_SQUARE - diameter), across: across * ROUND_AS_SQUARE }
+    : {
+        shape: 'rectangle' as const,
+        along: Math.max(0, along * ROUND_AS_SQUARE - diameter),
+        across: across * ROUND_AS_SQUARE,
+      }
 }
 
 /** Square of the same modulus as a round post: (3π/16)^⅓ of its diameter. */

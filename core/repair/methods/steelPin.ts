@@ -30,9 +30,11 @@ export const steelPin: RepairMethod = {
     const pin = chosenPin(context)
     if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post cannot be bored for a pin.`)
     if (post.duty.startsWith('gate')) reasons.push('A gate would work the pin loose.')
-    if (post.footing && post.footing.kind !== 'concrete' && post.footing.kind !== 'unknown') reasons.push('There is no concrete footing to stand the pin in.')
+    if (post.footing && post.footing.kind !== 'concrete' && post.footing.kind !== 'unknown')
+      reasons.push('There is no concrete footing to stand the pin in.')
     if (pushPivot && MOVED.includes(pushPivot)) reasons.push('The footing itself is loose.')
-    if (footingFound && POOR_FOOTING.includes(footingFound)) reasons.push('The old footing is not worth standing a pin in.')
+    if (footingFound && POOR_FOOTING.includes(footingFound))
+      reasons.push('The old footing is not worth standing a pin in.')
     const width = Math.min(along, across)
     if (pin.diameter > width * BORE_SHARE || (width - pin.diameter) / 2 < WOOD_ROUND_BORE) {
       reasons.push(`A ${Math.round(pin.diameter * 1e3)} mm bore leaves too little wood in this post.`)
@@ -51,7 +53,12 @@ export const steelPin: RepairMethod = {
     const bearing = pinBearing(wind.height, pin.diameter, pin.insertion, WOOD_ACROSS)
     const footing = standingFootingLink(context)
     const links: LinkCapacity[] = [
-      { link: 'pin', name: 'the pin at the joint', code: (ALLOWABLE * pin.yield * section.modulus) / wind.height, over: (pin.yield * section.plasticModulus) / wind.height },
+      {
+        link: 'pin',
+        name: 'the pin at the joint',
+        code: (ALLOWABLE * pin.yield * section.modulus) / wind.height,
+        over: (pin.yield * section.plasticModulus) / wind.height,
+      },
       { link: 'wood-round-pin', name: 'the wood round the pin', code: bearing, over: bearing * OVER_CODE },
     ]
     if (footing) links.push(footing)

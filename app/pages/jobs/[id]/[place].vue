@@ -25,8 +25,13 @@ const panel = computed(() => PANELS[place.value as keyof typeof PANELS])
 const placeName = computed(() => PLACES.find((each) => each.place === place.value)?.name ?? '')
 const onPhone = useMediaQuery('(max-width: 760px)')
 
-const overview = computed(() =>
-  view.line.value?.posts.map((post) => ({ station: post.station, state: postState(post), lean: leanSlopes(post.observations.lean).along })) ?? [],
+const overview = computed(
+  () =>
+    view.line.value?.posts.map((post) => ({
+      station: post.station,
+      state: postState(post),
+      lean: leanSlopes(post.observations.lean).along,
+    })) ?? [],
 )
 const chosen = computed(() => view.line.value?.posts.findIndex((post) => post.id === view.post.value?.id) ?? 0)
 const overviewWords = computed(() => {
@@ -40,25 +45,39 @@ function choose(index: number): void {
 
 const panelFrame = useTemplateRef<HTMLElement>('panelFrame')
 watch(place, () => panelFrame.value?.scrollTo({ top: 0 }))
-watch(() => route.params.id, (id) => id && store.open(String(id)), { immediate: true })
+watch(
+  () => route.params.id,
+  (id) => id && store.open(String(id)),
+  { immediate: true },
+)
 useEventListener('online', () => void store.flush())
 useEventListener('focus', () => void store.refresh())
 </script>
 
 <template>
   <div class="job-screen">
-    <p v-if="store.failure && !store.job" class="failure" role="alert">{{ store.failure }} <NuxtLink to="/">Back to the jobs</NuxtLink></p>
+    <p v-if="store.failure && !store.job" class="failure" role="alert">
+      {{ store.failure }} <NuxtLink to="/">Back to the jobs</NuxtLink>
+    </p>
     <p v-else-if="!store.job" class="failure" role="status">Opening the job …</p>
     <template v-else-if="view.post.value">
       <TopBar :place="placeName" />
-      <OverviewStrip class="strip no-print" :posts="overview" :length="view.line.value!.length" :chosen="chosen" :label="overviewWords" :height="onPhone ? 40 : 78" @choose="choose" />
+      <OverviewStrip
+        class="strip no-print"
+        :posts="overview"
+        :length="view.line.value!.length"
+        :chosen="chosen"
+        :label="overviewWords"
+        :height="onPhone ? 40 : 78"
+        @choose="choose"
+      />
       <PlaceBar v-if="place" :place="place" />
       <SheetPage v-if="place === 'sheet'" />
       <main v-else class="work">
         <FocusDrawing class="drawing" />
         <div ref="panelFrame" class="panel" :data-place="place">
           <ConflictPanel />
-          <component :is="panel" :key="view.post.value.id" />
+          <component :is="panel" />
         </div>
       </main>
     </template>
@@ -66,14 +85,44 @@ useEventListener('focus', () => void store.refresh())
 </template>
 
 <style scoped>
-.job-screen { display: flex; flex-direction: column; height: 100dvh; }
-.strip { flex: none; border-bottom: 1.5px solid var(--rule); }
-.failure { padding: 24px; font-size: 18px; }
-.work { flex: 1; min-height: 0; display: grid; grid-template-columns: minmax(0, 59fr) minmax(0, 41fr); }
-.panel { overflow-y: auto; padding: 16px 20px 0; border-left: 1.8px solid var(--ink); }
-@media (max-width: 760px) {
-  .work { grid-template-columns: 1fr; grid-template-rows: 34% minmax(0, 1fr); }
-  .panel { border-left: 0; border-top: 1.8px solid var(--ink); padding: 12px 14px 0; }
+.job-screen {
+  display: flex;
+  flex-direction: column;
+  height: 100dvh;
 }
-@media print { .job-screen { height: auto; } }
+.strip {
+  flex: none;
+  border-bottom: 1.5px solid var(--rule);
+}
+.failure {
+  padding: 24px;
+  font-size: 18px;
+}
+.work {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 59fr) minmax(0, 41fr);
+}
+.panel {
+  overflow-y: auto;
+  padding: 16px 20px 0;
+  border-left: 1.8px solid var(--ink);
+}
+@media (max-width: 760px) {
+  .work {
+    grid-template-columns: 1fr;
+    grid-template-rows: 34% minmax(0, 1fr);
+  }
+  .panel {
+    border-left: 0;
+    border-top: 1.8px solid var(--ink);
+    padding: 12px 14px 0;
+  }
+}
+@media print {
+  .job-screen {
+    height: auto;
+  }
+}
 </style>
