@@ -28,7 +28,7 @@ const at = (share: number) => `${(share * 100).toFixed(2)}%`
       :pick="pick"
       @choose="emit('choose', row.key)"
     />
-    <div class="line axis" aria-hidden="true">
+    <div class="axis" aria-hidden="true">
       <span class="names soft">gust, m/s<span>comes once in</span></span>
       <span class="scale">
         <span v-for="tick in model.ticks" :key="tick.gust" class="tick measure" :style="{ left: at(tick.at) }">{{
@@ -63,24 +63,15 @@ const at = (share: number) => `${(share * 100).toFixed(2)}%`
   padding-top: 20px;
   --names: 168px;
 }
-.line {
-  display: grid;
-  grid-template-columns: var(--names) 1fr;
-  width: 100%;
-  min-height: 52px;
-  align-items: center;
-  text-align: left;
-  border: 2.4px solid transparent;
-  padding: 0 14px 0 8px;
-  font: inherit;
-  color: inherit;
-  background: none;
-}
 .scale {
   position: relative;
   height: 48px;
 }
 .axis {
+  display: grid;
+  grid-template-columns: var(--names) 1fr;
+  border: 2.4px solid transparent;
+  padding: 0 14px 0 8px;
   min-height: 54px;
   align-items: start;
 }

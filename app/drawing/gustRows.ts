@@ -44,8 +44,13 @@ export function methodRow(method: MethodPlan): GustRow {
     lean: leanOf(method.links, method.holdingGust),
     over: method.holdingGust,
     weakest: weakest?.link === GROUND_LINK ? undefined : weakest?.name,
-    refused: method.allowed ? undefined : method.reasons.join(' '),
+    refused: refusalWords(method.reasons),
   }
+}
+
+/** The line has room for one reason; all of them stand beside the chosen method. */
+function refusalWords([first, ...more]: string[]): string | undefined {
+  return more.length > 0 ? `${first} And ${more.length} more.` : first
 }
 
 export function depthRow(rule: DepthRulePlan, show: (length: number) => string): GustRow {

@@ -157,9 +157,14 @@ function standingSegments({ post, line, along }: PostContext): Segment[] | undef
     return buried > 0.05 ? [{ top: 0, bottom: buried, width: along }] : undefined
   }
   if ((kind !== 'concrete' && kind !== 'stone') || diameter === undefined || bottom === undefined) return undefined
+  const above = { top: 0, bottom: top, width: along }
   const footing = { top, bottom, width: kind === 'stone' ? diameter * STONE_BEARING : diameter }
-  return top > 0 ? [{ top: 0, bottom: top, width: along }, footing] : [footing]
+  // A post often reaches below the collar of concrete round it.
+  const below = { top: bottom, bottom: buried, width: along }
+  return [...(top > 0 ? [above] : []), footing, ...(buried > bottom + MATTERS ? [below] : [])]
 }
 
+/** A shorter stretch of post below its footing changes nothing, m. */
+const MATTERS = 0.02
 /** Stone bears like a rigid footing of this share of its hole. */
 const STONE_BEARING = 0.85

@@ -90,7 +90,7 @@ function laneSide(): Job {
     posts: run('L', 12, 1.83, {
       material: 'treated-softwood',
       section: { shape: 'rectangle', along: 0.1, across: 0.1 },
-      length: 2.4,
+      length: 2.2,
       ageYears: 3,
       soil: 'medium-sand',
       footing: small,

@@ -1,0 +1,49 @@
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { demoJobs } from '../data/demo/jobs'
+import { ensureBuild } from './lib/build.mjs'
+import { freePort, startDatabase } from './lib/database.mjs'
+import { root, state } from './lib/paths.mjs'
+import { recreate } from './lib/schemas.mjs'
+import { startServer } from './lib/server.mjs'
+
+// npm run screenshots: one current picture of each main view, from the demo data.
+
+const DESK = { width: 1280, height: 800 }
+const PHONE = { width: 360, height: 740 }
+const bankSide = demoJobs().at(-1)!.name
+const VIEWS = [
+  { name: 'jobs', path: () => '/', size: DESK },
+  { name: 'look', path: (job: string) => `${job}/look?post=B7`, size: DESK },
+  { name: 'cause', path: (job: string) => `${job}/cause?post=B7`, size: DESK },
+  { name: 'repair', path: (job: string) => `${job}/repair?post=B7`, size: DESK },
+  { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
+  { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
+  { name: 'phone-look', path: (job: string) => `${job}/look?post=B7`, size: PHONE },
+  { name: 'phone-hole', path: (job: string) => `${job}/hole?post=B7`, size: PHONE },
+]
+
+const folder = join(root, 'docs', 'screenshots')
+mkdirSync(folder, { recursive: true })
+const build = await ensureBuild()
+const database = await startDatabase(join(state, 'bench-database'))
+await recreate(database.url('vindex'))
+const server = await startServer({ build, databaseUrl: database.url('vindex'), port: await freePort(), seedDemo: true })
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] })
+try {
+  const jobs = (await (await fetch(`${server.address}/api/jobs`)).json()) as { id: string; name: string }[]
+  const job = `/jobs/${jobs.find(({ name }) => name === bankSide)!.id}`
+  for (const { name, path, size } of VIEWS) {
+    const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' })
+    await page.goto(server.address + path(job))
+    await page.locator('html[data-ready]').waitFor()
+    await page.waitForLoadState('networkidle')
+    await page.screenshot({ path: join(folder, `${name}.png`) })
+    await page.close()
+  }
+} finally {
+  await browser.close()
+  await server.stop()
+  await database.stop()
+}
