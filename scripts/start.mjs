@@ -14,6 +14,7 @@ const NAME = 'vindex'
 
 const running = join(state, 'running.json')
 const already = runningAlready()
+stopLeftOverServer()
 if (already) {
   say(`already running at ${already}`)
   process.exit(0)
@@ -49,7 +50,7 @@ try {
     startServer({ build, databaseUrl, host: HOST, port, seedDemo: true }),
   )
   opened.push(server)
-  writeFileSync(running, JSON.stringify({ pid: process.pid, address: server.address }))
+  writeFileSync(running, JSON.stringify({ pid: process.pid, address: server.address, server: server.pid }))
   say(`open ${server.address}`)
   say(
     HOST === '127.0.0.1'
@@ -64,12 +65,30 @@ try {
   await close(1)
 }
 
+/** @returns the address of a start command that is still at work on this checkout */
 function runningAlready() {
+  const { pid, address } = lastRun()
+  return pid !== process.pid && commandOf(pid).includes('start.mjs') ? address : undefined
+}
+
+/** A server whose start command was killed goes on alone and keeps the port. */
+function stopLeftOverServer() {
+  const { server } = lastRun()
+  if (!already && server && commandOf(server).includes(state)) process.kill(server, 'SIGKILL')
+}
+
+function lastRun() {
   try {
-    const { pid, address } = JSON.parse(readFileSync(running, 'utf8'))
-    const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8')
-    return command.includes('start.mjs') && pid !== process.pid ? address : undefined
+    return JSON.parse(readFileSync(running, 'utf8'))
   } catch {
-    return undefined
+    return {}
+  }
+}
+
+function commandOf(pid) {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8')
+  } catch {
+    return ''
   }
 }

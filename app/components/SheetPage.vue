@@ -116,7 +116,7 @@ const print = () => window.print()
         </ol>
       </section>
     </div>
-    <section>
+    <section class="care">
       <h2>Take care</h2>
       <p v-for="caution in method.cautions" :key="caution" class="caution">{{ caution }}</p>
     </section>
@@ -161,7 +161,14 @@ section {
   height: 420px;
   border: 1.5px solid var(--ink);
 }
+.care {
+  columns: 2 320px;
+}
+.care h2 {
+  column-span: all;
+}
 .caution {
+  break-inside: avoid;
   margin-bottom: 6px;
 }
 .assumed {
@@ -188,7 +195,7 @@ footer {
     padding: 0;
   }
   .picture {
-    height: 300px;
+    height: 340px;
   }
 }
 </style>
