@@ -1,8 +1,11 @@
 import { bagOrder } from '../concrete/bags'
+import { handBatch } from '../concrete/handBatch'
+import { CEMENTS, cementPour, mixPour, setting } from '../concrete/setting'
 import { holeVolumes } from '../concrete/volume'
+import { InputError } from '../errors'
 import { row } from '../tables'
 import { sectionProperties } from '../timber/section'
-import { calculation, keyOf, listOf, optional, quantity, shaped } from './calculation'
+import { calculation, choice, keyOf, listOf, optional, quantity, shaped } from './calculation'
 import { hole, section, sectionShapes, soilKey, soilWithFigures } from './fields'
 import type { Section } from '../timber/section'
 
@@ -70,4 +73,56 @@ export const bags = calculation({
   run: ({ concrete, mix, filling, hole: shape, post }, tables) => ({
     ...bagOrder(concrete, row(tables.mixes, mix), row(tables.fillings, filling), shape, post),
   }),
+})
+
+export const handBatchCalculation = calculation({
+  name: 'hand-batch',
+  says: 'cement, all-in ballast and water by absolute volume',
+  inputs: {
+    concrete: quantity(0, 20, 'm³'),
+    ratio: quantity(3, 10),
+    waterCement: quantity(0.35, 0.9),
+    moisture: optional(quantity(0, 0.15), 0.03),
+  },
+  outputs: {
+    cement: 'kg',
+    ballast: 'kg as weighed, damp',
+    water: 'kg to add',
+    bagsCement: 'whole bags of 25 kg',
+    bagsBallast: 'whole bags of 25 kg',
+  },
+  run: ({ concrete, ratio, waterCement, moisture }) => ({ ...handBatch(concrete, ratio, waterCement, moisture) }),
+})
+
+/** Longest forecast, h: 28 days. */
+const LONGEST = 672
+const temperature = () => quantity(-40, 60, '°C')
+
+export const settingCalculation = calculation({
+  name: 'setting',
+  says: 'how far a pour has come, how long it can be worked and when it carries what',
+  inputs: {
+    mix: optional(keyOf('key of a bagged mix', (tables) => tables.mixes)),
+    cement: optional(choice(CEMENTS)),
+    temperatures: optional(listOf(temperature(), LONGEST)),
+    temperature: optional(temperature()),
+    hours: optional(quantity(0, LONGEST, 'h')),
+  },
+  outputs: {
+    equivalentAge: 'h at 20 °C',
+    share: 'of the 28-day strength at the end',
+    workingMinutes: 'minutes from the pour',
+    milestones: '{ props, boards, gate } in hours from the pour, the last temperature held; null where it never comes',
+  },
+  run({ mix, cement, temperatures, temperature: held, hours }, tables) {
+    if ((mix === undefined) === (cement === undefined))
+      throw new InputError('mix', mix, 'given, or else cement: one of the two')
+    if (temperatures === undefined && held === undefined)
+      throw new InputError('temperatures', temperatures, 'a list of hourly temperatures, or temperature with hours')
+    if (temperatures?.length === 0) throw new InputError('temperatures', temperatures, 'at least one hour')
+    const pour = mix === undefined ? cementPour(cement!) : mixPour(row(tables.mixes, mix))
+    return {
+      ...setting({ ...pour, ...(temperatures ? { temperatures } : { temperatures: [held!], hours: hours ?? 1 }) }),
+    }
+  },
 })

@@ -2,9 +2,16 @@ import { InputError } from '../errors'
 import type { Tables } from '../tables'
 import type { Calculation } from './calculation'
 import { diagnoseCalculation } from './cause'
-import { bags, holeVolume, sectionCalculation } from './concrete'
+import { bags, handBatchCalculation, holeVolume, sectionCalculation, settingCalculation } from './concrete'
 import { codeDepthCalculation, codeForceCalculation, postInGround } from './ground'
-import { lean } from './setout'
+import {
+  gateOpeningCalculation,
+  lean,
+  propCalculation,
+  spacingCalculation,
+  stringLineCalculation,
+  stringSagCalculation,
+} from './setout'
 import { returnPeriod, windCoefficient, windForce } from './wind'
 
 /** Every named calculation: the shell, the route and the calculators offer the same list. */
@@ -18,7 +25,14 @@ export const calculations: readonly Calculation[] = [
   sectionCalculation,
   holeVolume,
   bags,
+  handBatchCalculation,
+  settingCalculation,
   lean,
+  stringLineCalculation,
+  stringSagCalculation,
+  spacingCalculation,
+  gateOpeningCalculation,
+  propCalculation,
   diagnoseCalculation,
 ]
 

@@ -1,7 +1,12 @@
+import { gateOpening } from '../setout/gate'
 import { leanOf } from '../setout/lean'
-import { calculation, group, optional, quantity } from './calculation'
+import { prop } from '../setout/prop'
+import { panelSpacing, spacing } from '../setout/spacing'
+import { STRING_FITS, stringLine, stringSag } from '../setout/stringLine'
+import { calculation, choice, group, listOf, optional, quantity } from './calculation'
 
 const reading = { offset: quantity(-2, 2, 'm'), over: quantity(0.1, 4, 'm') }
+const station = () => quantity(0, 20_000, 'm')
 
 export const lean = calculation({
   name: 'lean',
@@ -9,4 +14,66 @@ export const lean = calculation({
   inputs: { ...reading, height: quantity(0.1, 12, 'm'), second: optional(group(reading)) },
   outputs: { angle: 'rad', topOffset: 'm', direction: 'rad' },
   run: ({ offset, over, height, second }) => ({ ...leanOf({ offset, over }, height, second) }),
+})
+
+export const stringLineCalculation = calculation({
+  name: 'string-line',
+  says: 'straight line through good posts, and how far each of them misses it',
+  inputs: {
+    points: listOf(group({ station: station(), offset: quantity(-10, 10, 'm') }), 500),
+    fit: choice(STRING_FITS),
+  },
+  outputs: { slope: 'm per m', intercept: 'm', misses: 'm, point minus line' },
+  run: ({ points, fit }) => ({ ...stringLine(points, fit) }),
+})
+
+export const stringSagCalculation = calculation({
+  name: 'string-sag',
+  says: 'sag of a pulled string',
+  inputs: { span: quantity(0.1, 500, 'm'), massPerMetre: quantity(1e-5, 1, 'kg/m'), pull: quantity(1, 2_000, 'N') },
+  outputs: { sag: 'm' },
+  run: ({ span, massPerMetre, pull }) => ({ sag: stringSag(span, massPerMetre, pull) }),
+})
+
+export const spacingCalculation = calculation({
+  name: 'spacing',
+  says: 'running tape readings of posts, clear of obstacles',
+  inputs: {
+    length: quantity(0.3, 2_000, 'm'),
+    maxBay: quantity(0.3, 10, 'm'),
+    avoid: optional(listOf(group({ at: station(), clear: quantity(0, 10, 'm') }), 100), []),
+    fixedBay: optional(quantity(0.3, 10, 'm')),
+  },
+  outputs: { stations: 'm' },
+  run: ({ length, maxBay, avoid, fixedBay }) => ({
+    stations: fixedBay === undefined ? spacing(length, maxBay, avoid) : panelSpacing(length, fixedBay, avoid),
+  }),
+})
+
+const gap = () => optional(quantity(0, 0.3, 'm'), 0)
+
+export const gateOpeningCalculation = calculation({
+  name: 'gate-opening',
+  says: 'clear opening and centres of gate posts from measured hardware',
+  inputs: {
+    leaves: listOf(quantity(0.3, 6, 'm'), 2),
+    hingeGap: gap(),
+    latchGap: gap(),
+    meetingGap: gap(),
+    post: quantity(0.02, 1, 'm'),
+  },
+  outputs: { opening: 'm', centres: 'm' },
+  run: (hardware) => ({ ...gateOpening(hardware) }),
+})
+
+export const propCalculation = calculation({
+  name: 'prop',
+  says: 'length and foot of a raking prop',
+  inputs: {
+    height: quantity(0.1, 10, 'm'),
+    angle: optional(quantity(0.1, 1.5, 'rad')),
+    foot: optional(quantity(0.05, 20, 'm')),
+  },
+  outputs: { length: 'm', foot: 'm', angle: 'rad' },
+  run: ({ height, angle, foot }) => ({ ...prop(height, { angle, foot }) }),
 })

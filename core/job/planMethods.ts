@@ -1,5 +1,7 @@
 import type { Cause } from '../cause/tables'
 import { bagOrder } from '../concrete/bags'
+import { overdig } from '../concrete/overdig'
+import { brokenOut } from '../concrete/supply'
 import { holeVolumes, type HoleShape } from '../concrete/volume'
 import { workMinutes } from '../day/minutes'
 import type { PostContext } from '../repair/context'
@@ -13,10 +15,6 @@ import type { ConcretePlan, MethodPlan, PostPlan } from './planTypes'
 
 /** A cause this likely must be answered, or the method says that it is not. */
 const MUST_ANSWER = 0.25
-/** What a hand digger takes over the plan; a working value. */
-const HAND_DIGGER_OVERDIG = 0.1
-const OLD_CONCRETE_DENSITY = 2_350
-const LIFT = 20
 
 /** Every method on one post; refused ones stay with their reasons. Best first. */
 export function planMethods(context: PostContext, diagnosis: PostPlan['diagnosis']): MethodPlan[] {
@@ -88,23 +86,18 @@ function concreteOf(design: MethodDesign, { tables, post, soil }: PostContext): 
     stoneBed: hole.stoneBed,
     fillTop: hole.fillTop,
   }
-  const overdig = HAND_DIGGER_OVERDIG + soil.overdig
-  const volumes = holeVolumes({ hole: shape, post: inConcrete, insets, overdig, ground: soil.kind })
+  const over = overdig('post-hole-digger', soil.overdig)
+  const volumes = holeVolumes({ hole: shape, post: inConcrete, insets, overdig: over, ground: soil.kind })
   const { along, across } = inConcrete ? sectionSize(inConcrete) : { along: 0, across: 0 }
   return {
     ...volumes,
     mix: mix.key,
     filling: filling.key,
-    overdig,
+    overdig: over,
     bags: bagOrder(volumes.concrete, mix, filling, shape, inConcrete),
     cover: coverOf(hole.diameter, along, across),
-    ...(oldConcrete > 0 ? { oldConcrete: oldConcreteLifts(oldConcrete) } : {}),
+    ...(oldConcrete > 0 ? { oldConcrete: brokenOut(oldConcrete) } : {}),
   }
-}
-
-function oldConcreteLifts(volume: number) {
-  const mass = volume * OLD_CONCRETE_DENSITY
-  return { volume, mass, lifts: Math.ceil(mass / LIFT) }
 }
 
 function coverCaution(concrete: ConcretePlan | undefined): string[] {

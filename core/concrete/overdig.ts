@@ -1,0 +1,23 @@
+export const DIGGING_TOOLS = ['auger', 'post-hole-digger', 'spade'] as const
+export type DiggingTool = (typeof DIGGING_TOOLS)[number]
+
+/** What each tool digs over the plan; working values. */
+const BY_TOOL: Record<DiggingTool, number> = { auger: 0.05, 'post-hole-digger': 0.1, spade: 0.25 }
+/** Records after which they count more than the working values. */
+const ENOUGH_HOLES = 5
+
+/**
+ * Share dug over the plan: by tool and soil, until enough holes have been recorded.
+ *
+ * @param soilExtra the soil's own part, 0.1 in gravel and made ground
+ * @param recorded  actual over planned volume of earlier holes
+ * @example overdig('spade', 0.1) // 0.35
+ * @example overdig('spade', 0, [1.2, 1.1, 1.3, 1.15, 1.25]) // 0.20
+ */
+export function overdig(tool: DiggingTool, soilExtra: number, recorded: readonly number[] = []): number {
+  if (recorded.length < ENOUGH_HOLES) return BY_TOOL[tool] + soilExtra
+  const sorted = [...recorded].sort((a, b) => a - b)
+  const middle = Math.floor(sorted.length / 2)
+  const median = sorted.length % 2 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
+  return Math.max(0, median - 1)
+}

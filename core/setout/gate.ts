@@ -1,0 +1,29 @@
+import type { Metres } from '../units/types'
+
+export interface GateHardware {
+  /** Widths of one or two leaves, m. */
+  leaves: readonly Metres[]
+  /** Once for each leaf. */
+  hingeGap: Metres
+  /** Single leaf only. */
+  latchGap: Metres
+  /** Two leaves only. */
+  meetingGap: Metres
+  /** Width of a gate post along the line, m. */
+  post: Metres
+}
+
+/**
+ * Clear opening between the posts of a gate, and the distance of their centres.
+ *
+ * @example gateOpening({ leaves: [1.1], hingeGap: 0.02, latchGap: 0.015, meetingGap: 0.01, post: 0.1 })
+ *   // opening 1.135, centres 1.235
+ */
+export function gateOpening({ leaves, hingeGap, latchGap, meetingGap, post }: GateHardware): {
+  opening: Metres
+  centres: Metres
+} {
+  const wide = leaves.reduce((sum, leaf) => sum + leaf + hingeGap, 0)
+  const opening = wide + (leaves.length === 1 ? latchGap : meetingGap)
+  return { opening, centres: opening + post }
+}

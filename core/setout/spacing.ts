@@ -1,0 +1,137 @@
+import { InputError } from '../errors'
+import type { Metres } from '../units/types'
+
+export interface Obstacle {
+  at: Metres
+  /** A post keeps at least this far from it, m. */
+  clear: Metres
+}
+
+interface Interval {
+  low: Metres
+  high: Metres
+}
+
+const MOST_BAYS = 2000
+/** Width to which the best bay is found, m: far below a tape's mark. */
+const EXACT = 1e-7
+
+/**
+ * Running tape readings of posts: the fewest bays, the smallest largest bay, then the largest
+ * smallest bay, every post clear of the obstacles.
+ *
+ * For a bay between two bounds the places that each post can reach are intervals; a set of bays
+ * exists if the end can be reached. The bounds are found by bisection, so the answer is the best
+ * one and not the first one.
+ *
+ * @param maxBay largest bay allowed, m
+ * @throws InputError when an end is not clear or no bays fit
+ * @example spacing(9.6, 2.5, []) // [0, 2.4, 4.8, 7.2, 9.6]
+ */
+export function spacing(length: Metres, maxBay: Metres, avoid: readonly Obstacle[]): Metres[] {
+  const free = freeStretches(length, avoid)
+  const fewest = Math.max(1, Math.ceil(length / maxBay - 1e-9))
+  for (let bays = fewest; bays <= Math.min(MOST_BAYS, fewest + 2 * avoid.length + 1); bays++) {
+    if (!reachable(bays, 0, maxBay, free, length)) continue
+    const equal = length / bays
+    const largest = bisect(equal, maxBay, (bay) => reachable(bays, 0, bay, free, length) !== undefined)
+    const smallest = bisect(equal, 0, (bay) => reachable(bays, bay, largest, free, length) !== undefined)
+    return traceBack(reachable(bays, smallest, largest, free, length)!, smallest, largest, length)
+  }
+  throw new InputError('avoid', avoid, `obstacles that leave room for bays of at most ${maxBay} m`)
+}
+
+/**
+ * Stations for panels of one width: whole panels, cut short only before an obstacle and at the end.
+ *
+ * @example panelSpacing(5, 1.83, []) // [0, 1.83, 3.66, 5]
+ */
+export function panelSpacing(length: Metres, bay: Metres, avoid: readonly Obstacle[]): Metres[] {
+  const free = freeStretches(length, avoid)
+  const stations = [0]
+  while (stations[stations.length - 1]! < length - EXACT) {
+    const last = stations[stations.length - 1]!
+    const reach = Math.min(length, last + bay)
+    const stretch = [...free].reverse().find(({ low }) => low <= reach + EXACT)!
+    const next = Math.min(reach, stretch.high)
+    if (next <= last + EXACT) throw new InputError('avoid', avoid, `obstacles that a panel of ${bay} m can span`)
+    stations.push(next)
+  }
+  return stations
+}
+
+/** Where a post may stand. */
+function freeStretches(length: Metres, avoid: readonly Obstacle[]): Interval[] {
+  let free: Interval[] = [{ low: 0, high: length }]
+  for (const { at, clear } of avoid) {
+    free = free.flatMap(({ low, high }) => [
+      { low, high: Math.min(high, at - clear) },
+      { low: Math.max(low, at + clear), high },
+    ])
+    free = free.filter(({ low, high }) => high >= low)
+  }
+  const ends = [0, length].every((end) => free.some(({ low, high }) => end >= low && end <= high))
+  if (!ends) throw new InputError('avoid', avoid, 'obstacles that leave both ends clear')
+  return free.filter((each, i) => free.findIndex(({ low, high }) => low === each.low && high === each.high) === i)
+}
+
+/** Places that each post can take with bays between the bounds; undefined when the end is out of reach. */
+function reachable(
+  bays: number,
+  smallest: Metres,
+  largest: Metres,
+  free: readonly Interval[],
+  length: Metres,
+): Interval[][] | undefined {
+  const places: Interval[][] = [[{ low: 0, high: 0 }]]
+  for (let post = 1; post <= bays; post++) {
+    const moved = places[post - 1]!.map(({ low, high }) => ({ low: low + smallest, high: high + largest }))
+    const now = moved.flatMap((reach) =>
+      free.map((stretch) => ({ low: Math.max(reach.low, stretch.low), high: Math.min(reach.high, stretch.high) })),
+    )
+    places.push(merged(now.filter(({ low, high }) => high >= low - 1e-12)))
+    if (places[post]!.length === 0) return undefined
+  }
+  return places[bays]!.some(({ low, high }) => low <= length + 1e-9 && high >= length - 1e-9) ? places : undefined
+}
+
+/** Overlapping places are one; otherwise their number would double at every post. */
+function merged(intervals: Interval[]): Interval[] {
+  const result: Interval[] = []
+  for (const each of intervals.sort((a, b) => a.low - b.low)) {
+    const last = result[result.length - 1]
+    if (last && each.low <= last.high + 1e-12) last.high = Math.max(last.high, each.high)
+    else result.push({ ...each })
+  }
+  return result
+}
+
+/** From the end back, each post as near as it can to an even share of what is left. */
+function traceBack(places: Interval[][], smallest: Metres, largest: Metres, length: Metres): Metres[] {
+  const stations = [length]
+  for (let post = places.length - 2; post >= 0; post--) {
+    const next = stations[0]!
+    const wish = (next * post) / (post + 1)
+    const candidates = places[post]!.map(({ low, high }) => ({
+      low: Math.max(low, next - largest - 1e-9),
+      high: Math.min(high, next - smallest + 1e-9),
+    }))
+      .filter(({ low, high }) => high >= low)
+      .map(({ low, high }) => Math.min(high, Math.max(low, wish)))
+    stations.unshift(candidates.reduce((best, each) => (Math.abs(each - wish) < Math.abs(best - wish) ? each : best)))
+  }
+  return stations.map((station) => Math.round(station * 1e6) / 1e6)
+}
+
+/** The value nearest to `wanted` for which it works; it works at `known`. */
+function bisect(wanted: Metres, known: Metres, works: (value: Metres) => boolean): Metres {
+  if (works(wanted)) return wanted
+  let bad = wanted
+  let good = known
+  while (Math.abs(good - bad) > EXACT) {
+    const middle = (good + bad) / 2
+    if (works(middle)) good = middle
+    else bad = middle
+  }
+  return good
+}

@@ -1,0 +1,82 @@
+import { InputError } from '../errors'
+import type { Kilograms, Metres, Newtons } from '../units/types'
+
+export interface StringPoint {
+  station: Metres
+  offset: Metres
+}
+
+export const STRING_FITS = ['ends', 'least-squares', 'minimax'] as const
+export type StringFit = (typeof STRING_FITS)[number]
+
+export interface StringLine {
+  slope: number
+  intercept: Metres
+  /** Point minus line, m. */
+  misses: Metres[]
+}
+
+/**
+ * Straight line through good posts.
+ *
+ * @param fit end to end, least squares, or the smallest largest miss
+ * @throws InputError for fewer than two stations
+ * @source minimax: the best line runs parallel to the line through two of the points
+ * @example stringLine([{ station: 0, offset: 0 }, { station: 1, offset: 0.03 }, { station: 2, offset: 0 }], 'minimax')
+ *   // level at 0.015, misses ∓ 0.015
+ */
+export function stringLine(points: readonly StringPoint[], fit: StringFit): StringLine {
+  const stations = points.map((point) => point.station)
+  if (new Set(stations).size < 2) throw new InputError('points', points, 'at least two points at different stations')
+  const { slope, intercept } = FITS[fit](points)
+  return { slope, intercept, misses: points.map(({ station, offset }) => offset - (intercept + slope * station)) }
+}
+
+type Line = Pick<StringLine, 'slope' | 'intercept'>
+
+const FITS: Record<StringFit, (points: readonly StringPoint[]) => Line> = {
+  ends: (points) => {
+    const sorted = [...points].sort((a, b) => a.station - b.station)
+    return through(sorted[0]!, sorted[sorted.length - 1]!)
+  },
+  'least-squares': (points) => {
+    const mean = (of: (point: StringPoint) => number) =>
+      points.reduce((sum, point) => sum + of(point), 0) / points.length
+    const x = mean((point) => point.station)
+    const y = mean((point) => point.offset)
+    const spread = points.reduce((sum, point) => sum + (point.station - x) ** 2, 0)
+    const slope = points.reduce((sum, point) => sum + (point.station - x) * (point.offset - y), 0) / spread
+    return { slope, intercept: y - slope * x }
+  },
+  minimax: (points) => {
+    let best: (Line & { miss: number }) | undefined
+    for (const [i, a] of points.entries()) {
+      for (const b of points.slice(i + 1)) {
+        if (a.station === b.station) continue
+        const { slope } = through(a, b)
+        const levels = points.map((point) => point.offset - slope * point.station)
+        const [low, high] = [Math.min(...levels), Math.max(...levels)]
+        if (!best || high - low < best.miss) best = { slope, intercept: (low + high) / 2, miss: high - low }
+      }
+    }
+    return best!
+  },
+}
+
+function through(a: StringPoint, b: StringPoint): Line {
+  const slope = (b.offset - a.offset) / (b.station - a.station)
+  return { slope, intercept: a.offset - slope * a.station }
+}
+
+const GRAVITY = 9.80665
+
+/**
+ * Sag in the middle of a pulled string.
+ *
+ * @param massPerMetre kg/m
+ * @source w s²/(8 T)
+ * @example stringSag(20, 0.001, 50) // 9.8 mm
+ */
+export function stringSag(span: Metres, massPerMetre: Kilograms, pull: Newtons): Metres {
+  return (massPerMetre * GRAVITY * span ** 2) / (8 * pull)
+}
