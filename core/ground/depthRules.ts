@@ -1,6 +1,7 @@
 import { bracketedRoot } from '../numeric/root'
 import type { Metres, Newtons } from '../units/types'
 import { codeDepth } from './code'
+import { BELOW_FROST } from './frost'
 import { overturning } from './over'
 import { DEPTH_RANGE, resistancePieces } from './profile'
 import { groundState, type Soil } from './soil'
@@ -11,6 +12,8 @@ export interface DepthQuestion {
   ignoredTop: Metres
   /** Diameter of the footing, m. */
   width: Metres
+  /** Wind that steady loads leave of what the ground holds at any arm; all of it when absent, N. */
+  windLeft?: (holds: (arm: Metres) => Newtons) => Newtons
   /** Wind at the target gust, N, and its height above ground, m. */
   force: Newtons
   height: Metres
@@ -31,8 +34,6 @@ export interface DepthRule {
   binding: boolean
 }
 
-/** Clearance below the frost, m. */
-const BELOW_FROST = 0.15
 /** Step in which depths are marked on a handle, m. */
 const DEPTH_STEP = 0.05
 
@@ -114,12 +115,17 @@ export function depthThatHolds(question: DepthQuestion): Metres | null {
   const ground = groundState(question.soil, question.saturated)
   const spare = (bottom: Metres) => {
     const pieces = resistancePieces([{ top: 0, bottom, width: question.width }], ground, question.ignoredTop)
-    return overturning(pieces, question.height).over - question.force
+    const holds = (arm: Metres) => overturning(pieces, arm).over
+    const left = question.windLeft ? question.windLeft(holds) : holds(question.height)
+    return Math.min(left, MUCH) - question.force
   }
   if (spare(DEPTH_RANGE.maximum) < 0) return null
   if (spare(DEPTH_RANGE.minimum) >= 0) return DEPTH_RANGE.minimum
   return bracketedRoot(spare, DEPTH_RANGE.minimum, DEPTH_RANGE.maximum, 1e-4)
 }
+
+/** More than any fence catches: a root needs finite ends, N. */
+const MUCH: Newtons = 1e9
 
 export interface RecommendedDepth {
   depth: Metres

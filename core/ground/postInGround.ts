@@ -37,16 +37,38 @@ export const PLUMB_TOLERANCE: Radians = 1 / 120
  * @example firm clay, 0.60 deep, 0.25 wide, load at 0.94 m: over 1737, lean 1052, code 149 N
  */
 export function groundCapacity(post: BuriedPost, tolerance: Radians = PLUMB_TOLERANCE): GroundCapacity {
-  requireNumber('height', post.height, 0, 10, 'm')
-  requireNumber('ignoredTop', post.ignoredTop, 0, 2, 'm')
+  requirePost(post)
   requireNumber('tolerance', tolerance, 1e-4, 0.2, 'rad')
-  requireSegments(post.segments)
   const { springs, limit } = prepared(post)
   return {
     ...limit,
     lean: limit.over > 0 ? leaningForce(springs, limit.over, post.height, tolerance) : 0,
     code: codeAllowance(post),
   }
+}
+
+export type GroundThreshold = 'lean' | 'over' | 'code'
+
+/**
+ * One of the three thresholds alone, where a search asks for it at many heights.
+ *
+ * @returns N; null where the code gives no pressure
+ */
+export function groundThreshold(post: BuriedPost, threshold: GroundThreshold): Newtons | null {
+  requirePost(post)
+  if (threshold === 'code') return codeAllowance(post)
+  const { springs, limit } = prepared(post)
+  if (threshold === 'over' || limit.over === 0) return limit.over
+  return leaningForce(springs, limit.over, post.height, PLUMB_TOLERANCE)
+}
+
+/** A load so far up is a couple: the ground holds its moment. */
+const HIGHEST_LOAD: Metres = 1_000
+
+function requirePost(post: BuriedPost): void {
+  requireNumber('height', post.height, 0, HIGHEST_LOAD, 'm')
+  requireNumber('ignoredTop', post.ignoredTop, 0, 2, 'm')
+  requireSegments(post.segments)
 }
 
 export interface GroundResponse extends Movement {

@@ -19,6 +19,7 @@ const KEYS: Partial<Record<Command['name'], readonly string[]>> = {
     'saturated',
     'footing',
     'gate',
+    'steadyLoad',
     'repair',
   ],
   setReading: [

@@ -9,6 +9,7 @@ import {
   type GroundMemory,
   type PostContext,
 } from '../repair/context'
+import { hingeForce, leafMoment } from '../repair/loadCases'
 import { givesWay, linkOnGustScale, weakestLink, type LinkCapacity } from '../repair/links'
 import { withAssumptions, type Assumption, type ResolvedPost } from './assume'
 import { planDepthRules } from './planDepthRules'
@@ -35,7 +36,7 @@ export function plan(job: Job, tables: Tables): Plan {
  * of a long line is planned at once. Forgets what the last job no longer has.
  */
 export function planner(tables: Tables): (job: Job) => Plan {
-  const ground: GroundMemory = { capacities: new Map(), depths: new Map() }
+  const ground: GroundMemory = { thresholds: new Map(), depths: new Map() }
   let known = new Map<string, PlannedPost>()
   return (job) => {
     const { site, lines, assumed } = withAssumptions(job, tables)
@@ -73,13 +74,11 @@ function planPost(context: PostContext): PlannedPost {
   const diagnosis = { ...diagnose(facts, post.observations, tables.causes), redFlags: redFlags(post, context) }
   const methods = planMethods(context, diagnosis)
   const depthRules = planDepthRules(context)
-  if (post.gate) {
-    assumed.push({ post: post.id, key: 'gate', value: 0, why: "the leaf's own pull is not in these figures yet" })
-  }
   const plan: PostPlan = {
     line: line.id,
     post: post.id,
     wind: { coefficient: wind.coefficient, force: wind.force, height: wind.height, gust: context.targetGust },
+    ...gateOf(post),
     diagnosis,
     standing: planStanding(context, assumed),
     methods,
@@ -87,6 +86,14 @@ function planPost(context: PostContext): PlannedPost {
     recommended: recommend(context, methods, depthRules),
   }
   return { plan, assumed }
+}
+
+/** What a hung leaf does to its post and hinges, day and night. */
+function gateOf({ duty, gate }: ResolvedPost): Pick<PostPlan, 'gate'> {
+  const { leafMass, leafWidth, hingeSpacing } = gate ?? {}
+  if (duty !== 'gate-hinge' || leafMass === undefined || leafWidth === undefined) return {}
+  const hinge = hingeSpacing === undefined ? {} : { hingeForce: hingeForce(leafMass, leafWidth, hingeSpacing) }
+  return { gate: { moment: leafMoment(leafMass, leafWidth), ...hinge } }
 }
 
 /** The post and footing as they stand, on the same scale as every repair. */

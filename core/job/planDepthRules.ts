@@ -2,7 +2,7 @@ import { depthRules } from '../ground/depthRules'
 import { DEPTH_RANGE } from '../ground/profile'
 import { depthQuestion, type PostContext } from '../repair/context'
 import { designHole, holeSegments } from '../repair/hole'
-import { groundLink, linkOnGustScale } from '../repair/links'
+import { linkOnGustScale } from '../repair/links'
 import type { DepthRulePlan } from './planTypes'
 
 /** Every school of depth on the scale of gusts, for the hole of a new post. */
@@ -20,12 +20,8 @@ export function planDepthRules(context: PostContext): DepthRulePlan[] {
       return { rule, name, assumes: why, depth: null }
     }
     if (bottom <= hole.fillTop || bottom > DEPTH_RANGE.maximum) return { rule, name, assumes, depth: bottom }
-    const capacity = context.ground(holeSegments({ ...hole, footingBottom: bottom }, along))
-    const { lean, over, code, returnYears } = linkOnGustScale(
-      groundLink('footing', name, capacity),
-      forceAtUnitGust,
-      site.gust50,
-    )
+    const link = context.ground('footing', name, holeSegments({ ...hole, footingBottom: bottom }, along))
+    const { lean, over, code, returnYears } = linkOnGustScale(link, forceAtUnitGust, site.gust50)
     return { rule, name, assumes, depth: bottom, lean, over, ...(code === undefined ? {} : { code }), returnYears }
   })
 }

@@ -5,7 +5,16 @@ import type { HoleVolumes } from '../concrete/volume'
 import type { DesignedHole } from '../repair/hole'
 import type { Link } from '../repair/links'
 import type { MethodStep } from '../repair/parts'
-import type { CubicMetres, Kilograms, Metres, MetresPerSecond, Minutes, Newtons, Years } from '../units/types'
+import type {
+  CubicMetres,
+  Kilograms,
+  Metres,
+  MetresPerSecond,
+  Minutes,
+  NewtonMetres,
+  Newtons,
+  Years,
+} from '../units/types'
 import type { Assumption } from './assume'
 
 export const PLAN_FORMAT = 'vindex-plan'
@@ -24,6 +33,8 @@ export interface PostPlan {
   post: string
   /** `force` is at the target gust, `gust`. */
   wind: { coefficient: number; force: Newtons; height: Metres; gust: MetresPerSecond }
+  /** A hung leaf's moment about its post, N m, and the pull of its hinges, N. */
+  gate?: { moment: NewtonMetres; hingeForce?: Newtons }
   diagnosis: {
     causes: { cause: Cause; name: string; probability: number; evidence: Evidence[]; impossible?: string }[]
     settled: boolean

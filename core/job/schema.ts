@@ -133,6 +133,10 @@ const post = part({
     leafMass: quantity(1, 1000, 'kg'),
     hingeSpacing: quantity(0.1, 3, 'm'),
   }),
+  steadyLoad: part({
+    pressure: quantity(0, 20_000, 'Pa').required(range(0, 20_000, 'Pa')),
+    height: quantity(0.05, 4, 'm').required(range(0.05, 4, 'm')),
+  }),
   observations,
   repair,
 })

@@ -1,5 +1,5 @@
 import type { Section } from '../timber/section'
-import type { Kilograms, Metres, MetresPerSecond, Years } from '../units/types'
+import type { Kilograms, Metres, MetresPerSecond, Pascals, Years } from '../units/types'
 
 /*
  * The job document: the one truth of a job. All parts are optional but names, stations and
@@ -94,6 +94,8 @@ export interface Post {
   saturated?: boolean
   footing?: Footing
   gate?: Gate
+  /** Retained soil or stacked goods that push steadily. */
+  steadyLoad?: SteadyLoad
   observations?: Observations
   repair?: RepairChoice
 }
@@ -112,6 +114,13 @@ export interface Gate {
   leafWidth?: Metres
   leafMass?: Kilograms
   hingeSpacing?: Metres
+}
+
+export interface SteadyLoad {
+  /** On the fence, Pa. */
+  pressure: Pascals
+  /** Over which it acts, from the ground, m. */
+  height: Metres
 }
 
 export interface LeanReading {

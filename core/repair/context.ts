@@ -1,6 +1,6 @@
 import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../job/assume'
 import { recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../ground/depthRules'
-import { groundCapacity, type GroundCapacity } from '../ground/postInGround'
+import { groundThreshold, type GroundThreshold } from '../ground/postInGround'
 import type { Segment } from '../ground/profile'
 import { ignoredTop, type NoFigureSoil, type Soil } from '../ground/soil'
 import { softAtGroundOf } from '../job/readings'
@@ -10,6 +10,7 @@ import type { Metres, MetresPerSecond, Newtons } from '../units/types'
 import { windLoad, type WindLoad } from '../wind/force'
 import { gustOfReturnPeriod } from '../wind/returnPeriod'
 import { bendingLink, groundLink, type LinkCapacity } from './links'
+import { groundAllowance, leastAllowance, loadCases, type LoadCase } from './loadCases'
 
 /** All that a method needs to know of one post. */
 export interface PostContext {
@@ -28,14 +29,17 @@ export interface PostContext {
   /** Width and depth of the sound post, m. */
   along: Metres
   across: Metres
-  ground: (segments: readonly Segment[]) => GroundCapacity
+  /** Steady loads with the wind, one after the other. */
+  cases: readonly LoadCase[]
+  /** The ground round a profile, as a link. */
+  ground: (link: string, name: string, segments: readonly Segment[]) => LinkCapacity
   /** Recommended embedment of a footing of this width. */
   embedment: (soil: Soil, width: Metres) => RecommendedDepth
 }
 
 /** Posts of one line often share soil, load and hole; the ground is solved once for each. */
 export interface GroundMemory {
-  capacities: Map<string, GroundCapacity>
+  thresholds: Map<string, Newtons | null>
   depths: Map<string, RecommendedDepth>
 }
 
@@ -57,21 +61,25 @@ export function postContext(
     shelter: site.shelter,
   }
   const wind = windLoad(stretch, targetGust)
-  const ground = (segments: readonly Segment[]): GroundCapacity => {
-    if (!soil) return { over: 0, lean: 0, code: null, pivot: 0 }
-    const buried = {
-      soil,
-      saturated: post.saturated,
-      ignoredTop: ignoredTop(soil, site.season),
-      segments,
-      height: wind.height,
+  const cases = loadCases(post)
+  const ground = (link: string, name: string, segments: readonly Segment[]): LinkCapacity => {
+    const holds = (threshold: GroundThreshold, height: Metres): Newtons | null => {
+      if (!soil) return threshold === 'code' ? null : 0
+      const buried = {
+        soil,
+        saturated: post.saturated,
+        ignoredTop: ignoredTop(soil, site.season),
+        segments,
+        height,
+      }
+      const key = JSON.stringify([threshold, soil.key, buried.saturated, buried.ignoredTop, segments, height])
+      return remembered(memory.thresholds, key, () => groundThreshold(buried, threshold))
     }
-    const key = JSON.stringify([soil.key, buried.saturated, buried.ignoredTop, segments, wind.height])
-    return remembered(memory.capacities, key, () => groundCapacity(buried))
+    return groundLink(link, name, holds, wind.height, cases)
   }
   const embedment = (ofSoil: Soil, width: Metres): RecommendedDepth => {
     const question = depthQuestion(context, ofSoil, width)
-    const key = JSON.stringify({ ...question, soil: ofSoil.key })
+    const key = JSON.stringify({ ...question, soil: ofSoil.key, cases })
     return remembered(memory.depths, key, () => recommendedDepth(question))
   }
   const context: PostContext = {
@@ -86,6 +94,7 @@ export function postContext(
     wind,
     forceAtUnitGust: wind.force / targetGust ** 2,
     ...sectionSize(post.section),
+    cases,
     ground,
     embedment,
   }
@@ -93,19 +102,22 @@ export function postContext(
 }
 
 function remembered<T>(memory: Map<string, T>, key: string, compute: () => T): T {
-  const known = memory.get(key) ?? compute()
-  memory.set(key, known)
-  return known
+  const known = memory.get(key)
+  if (known !== undefined) return known
+  const result = compute()
+  memory.set(key, result)
+  return result
 }
 
 /** The question that every depth rule answers, for a footing of this width. */
 export function depthQuestion(context: PostContext, soil: Soil, width: Metres): DepthQuestion {
-  const { post, site, wind } = context
+  const { post, site, wind, cases } = context
   return {
     soil,
     saturated: post.saturated,
     ignoredTop: ignoredTop(soil, site.season),
     width,
+    windLeft: (holds) => leastAllowance(cases, (each) => groundAllowance(each, wind.height, holds)).force,
     force: wind.force,
     height: wind.height,
     postLength: post.length,
@@ -124,7 +136,7 @@ export const isBroken = ({ post }: PostContext): boolean =>
 export function standingPostLink(context: PostContext): LinkCapacity {
   const name = isBroken(context) ? 'the broken post' : 'the post at the ground line'
   const left: SectionProperties = sectionProperties(context.post.section, softAtGround(context))
-  const link = bendingLink('post', name, left, context.material, context.wind.height)
+  const link = bendingLink('post', name, left, context.material, context.wind.height, context.cases)
   return isBroken(context) ? { ...link, code: 0, over: 0 } : link
 }
 
@@ -136,6 +148,7 @@ export function newPostLink(context: PostContext): LinkCapacity {
     sectionProperties(context.post.section),
     context.material,
     context.wind.height,
+    context.cases,
   )
 }
 
@@ -147,7 +160,7 @@ export function newPostLink(context: PostContext): LinkCapacity {
 export function standingFootingLink(context: PostContext): LinkCapacity | undefined {
   const segments = standingSegments(context)
   if (!segments || !context.soil) return undefined
-  return groundLink('footing', 'the standing footing', context.ground(segments))
+  return context.ground('footing', 'the standing footing', segments)
 }
 
 function standingSegments({ post, line, along }: PostContext): Segment[] | undefined {

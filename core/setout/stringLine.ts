@@ -27,10 +27,14 @@ export interface StringLine {
  */
 export function stringLine(points: readonly StringPoint[], fit: StringFit): StringLine {
   const stations = points.map((point) => point.station)
-  if (new Set(stations).size < 2) throw new InputError('points', points, 'at least two points at different stations')
+  if (stations.length < 2 || Math.max(...stations) - Math.min(...stations) < LEAST_APART)
+    throw new InputError('points', points, `two points at least ${LEAST_APART} m apart`)
   const { slope, intercept } = FITS[fit](points)
   return { slope, intercept, misses: points.map(({ station, offset }) => offset - (intercept + slope * station)) }
 }
+
+/** Posts nearer than a tape can tell give no direction, m. */
+const LEAST_APART: Metres = 1e-3
 
 type Line = Pick<StringLine, 'slope' | 'intercept'>
 
@@ -52,7 +56,7 @@ const FITS: Record<StringFit, (points: readonly StringPoint[]) => Line> = {
     let best: (Line & { miss: number }) | undefined
     for (const [i, a] of points.entries()) {
       for (const b of points.slice(i + 1)) {
-        if (a.station === b.station) continue
+        if (Math.abs(a.station - b.station) < LEAST_APART) continue
         const { slope } = through(a, b)
         const levels = points.map((point) => point.offset - slope * point.station)
         const [low, high] = [Math.min(...levels), Math.max(...levels)]

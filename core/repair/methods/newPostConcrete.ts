@@ -1,6 +1,5 @@
 import { newPostLink, type PostContext } from '../context'
 import { designHole, holeSegments } from '../hole'
-import { groundLink } from '../links'
 import { commonRefusals, oldConcreteVolume, type RepairMethod } from '../method'
 
 /** New post in a new or cleared hole: the fallback that is nearly always open. */
@@ -10,10 +9,7 @@ export const newPostConcrete: RepairMethod = {
   design(context: PostContext) {
     const hole = designHole(context)
     return {
-      links: [
-        newPostLink(context),
-        groundLink('footing', 'the new footing', context.ground(holeSegments(hole, context.along))),
-      ],
+      links: [newPostLink(context), context.ground('footing', 'the new footing', holeSegments(hole, context.along))],
       hole,
       inConcrete: context.post.section,
       oldConcrete: oldConcreteVolume(context),

@@ -1,6 +1,5 @@
 import { softAtGround, standingPostLink, isBroken, type PostContext } from '../context'
 import { designHole, holeSegments } from '../hole'
-import { groundLink } from '../links'
 import { commonRefusals, oldConcreteVolume, type RepairMethod } from '../method'
 import { grossArea } from '../../timber/section'
 
@@ -24,10 +23,7 @@ export const recastFooting: RepairMethod = {
     const hole = designHole(context, { leastDiameter: (post.footing?.diameter ?? 0) + WIDER_THAN_OLD })
     const buried = Math.max(0, post.length - line.height)
     return {
-      links: [
-        standingPostLink(context),
-        groundLink('footing', 'the larger footing', context.ground(holeSegments(hole, along))),
-      ],
+      links: [standingPostLink(context), context.ground('footing', 'the larger footing', holeSegments(hole, along))],
       hole,
       inConcrete: post.section,
       // The standing post reaches down only so far; below it the hole is all concrete.

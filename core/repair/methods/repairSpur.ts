@@ -2,14 +2,14 @@ import { row } from '../../tables'
 import { sectionProperties } from '../../timber/section'
 import { designHole, holeSegments } from '../hole'
 import { fixingShares, fixingTension } from '../fixings'
-import { bendingLink, groundLink, type LinkCapacity } from '../links'
+import { bendingLink, proportionalLink, type LinkCapacity, type ProportionalPart } from '../links'
 import { commonRefusals, oldConcreteVolume, type RepairMethod } from '../method'
 import type { PostContext } from '../context'
-import { OVER_CODE } from '../parts'
+import { leafMoment } from '../loadCases'
+import { OVER_CODE, type SpurPart } from '../parts'
 
 /** Soft wood deeper than this at the fixings gives them nothing to hold, m. */
 const SOFT_AT_FIXINGS = 0.003
-const GRAVITY = 9.80665
 /** A third of the old concrete comes out to make room. */
 const OLD_SHARE = 1 / 3
 
@@ -17,7 +17,7 @@ const OLD_SHARE = 1 / 3
 export const repairSpur: RepairMethod = {
   key: 'repair-spur',
   refusals(context) {
-    const { post, material, tables } = context
+    const { post, material } = context
     const reasons = commonRefusals(context)
     if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post takes no fixings for a spur.`)
     if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS)
@@ -25,8 +25,7 @@ export const repairSpur: RepairMethod = {
     const spur = chosenSpur(context)
     const { leafMass, leafWidth } = post.gate ?? {}
     if (post.duty === 'gate-hinge' && leafMass && leafWidth) {
-      const moment = (leafMass * GRAVITY * leafWidth) / 2
-      if (moment > row(tables.parts.spurs, spur.key).momentCapacity)
+      if (leafMoment(leafMass, leafWidth) > spur.momentCapacity)
         reasons.push('The leaf pulls harder than the spur can bend.')
     }
     return reasons
@@ -42,20 +41,16 @@ export const repairSpur: RepairMethod = {
     return {
       links: [
         ...fixingLinks(context, spur, fixing),
-        {
-          link: 'spur',
-          name: 'the spur at the ground',
-          code: spur.momentCapacity / wind.height,
-          over: (spur.momentCapacity * OVER_CODE) / wind.height,
-        },
+        proportionalLink('spur', 'the spur at the ground', spurBending(spur, wind.height), context.cases),
         bendingLink(
           'post',
           'the post at the lower fixing',
           sectionProperties(drilled(context, fixing.diameter)),
           material,
-          Math.max(0.05, wind.height - spur.lowerFixing),
+          Math.max(LEAST_ARM, wind.height - spur.lowerFixing),
+          context.cases,
         ),
-        groundLink('footing', 'the spur in the ground', context.ground(holeSegments(hole, spur.size))),
+        context.ground('footing', 'the spur in the ground', holeSegments(hole, spur.size)),
       ],
       hole,
       inConcrete: { shape: 'rectangle', along: spur.size, across: spur.size },
@@ -68,30 +63,44 @@ export const repairSpur: RepairMethod = {
   },
 }
 
+/** A square spur bends about both axes at once. */
+function spurBending(spur: SpurPart, arm: number): ProportionalPart {
+  return {
+    code: spur.momentCapacity,
+    over: spur.momentCapacity * OVER_CODE,
+    perNewton: arm,
+    used: ({ across, along }) => across.moment + along.moment,
+  }
+}
+
+/** Wind below the lower fixing does not bend the post there, m. */
+const LEAST_ARM = 0.05
+
 /** Concrete beside the spur, m. */
 const MINIMUM_ROUND_SPUR = 0.07
 
-function chosenSpur({ post, tables }: PostContext) {
+function chosenSpur({ post, tables }: PostContext): SpurPart {
   const { spurs } = tables.parts
   return row(spurs, post.repair?.spur ?? spurs[spurs.length - 1]!.key)
 }
 
 function fixingLinks(
   context: PostContext,
-  spur: ReturnType<typeof chosenSpur>,
+  spur: SpurPart,
   fixing: Parameters<typeof fixingTension>[0],
 ): LinkCapacity[] {
   const tension = fixingTension(fixing, context.material)
   const shares = fixingShares(context.wind.height, spur.lowerFixing, spur.upperFixing)
-  return (['upper', 'lower'] as const).map((which) => {
-    const share = Math.abs(shares[which])
-    return {
-      link: `${which}-fixing`,
-      name: `the ${which} fixing`,
-      code: share > 0 ? tension.code / share : Infinity,
-      over: share > 0 ? tension.over / share : Infinity,
-    }
-  })
+  const apart = spur.upperFixing - spur.lowerFixing
+  return (['upper', 'lower'] as const).map((which) =>
+    proportionalLink(
+      `${which}-fixing`,
+      `the ${which} fixing`,
+      // A couple pulls one fixing as much as it pushes the other.
+      { ...tension, perNewton: Math.abs(shares[which]), used: ({ across }) => Math.abs(across.moment) / apart },
+      context.cases,
+    ),
+  )
 }
 
 /** The fixing's hole takes its diameter out of the width that bends. */

@@ -1,0 +1,86 @@
+import { InputError } from '../errors'
+import { holeVolumes } from '../concrete/volume'
+import type { Section } from '../timber/section'
+import type { CubicMetres, Metres, Minutes } from '../units/types'
+import { recommendedDepth, type DepthQuestion } from './depthRules'
+
+export interface HoleTools {
+  /** Diameters that can be dug, m. */
+  diameters: readonly Metres[]
+  /** Deepest that the tools reach, m. */
+  reach: Metres
+}
+
+export interface HoleCosts {
+  /** Litres per minute in this soil. */
+  digging: number
+  /** Minutes that a litre of concrete takes to mix and place. */
+  pouring: number
+  /** What a cubic metre of concrete and a minute weigh against each other. */
+  perCubicMetre: number
+  perMinute: number
+}
+
+export interface FoundHole {
+  diameter: Metres
+  /** Foot of the concrete, m. */
+  footing: Metres
+  /** Dug, with the stone bed, m. */
+  depth: Metres
+  concrete: CubicMetres
+  minutes: Minutes
+  cost: number
+  /** The rule that asks for the depth. */
+  rule: string
+  /** Deeper than the tools reach. */
+  outOfReach: boolean
+}
+
+export interface HoleSearch {
+  /** Cheapest hole within reach; null when there is none. */
+  best: FoundHole | null
+  /** Every diameter with its depth: the whole curve. */
+  curve: FoundHole[]
+}
+
+/**
+ * The cheapest hole that holds the target, stands below the frost and obeys the local minimum.
+ *
+ * @param question its `width` is replaced by each diameter in turn
+ * @throws InputError without diameters
+ */
+export function findHole(
+  question: DepthQuestion,
+  post: Section,
+  stoneBed: Metres,
+  fillTop: Metres,
+  tools: HoleTools,
+  costs: HoleCosts,
+): HoleSearch {
+  if (tools.diameters.length === 0) throw new InputError('diameters', tools.diameters, 'at least one diameter')
+  const curve = [...tools.diameters]
+    .sort((a, b) => a - b)
+    .map((diameter): FoundHole => {
+      const { depth: footing, rule } = recommendedDepth({ ...question, width: diameter })
+      const depth = footing + stoneBed
+      const volumes = holeVolumes({
+        hole: { shape: 'round', diameter, depth, stoneBed, fillTop },
+        post,
+        ground: question.soil.kind,
+      })
+      const minutes = (volumes.hole * 1e3) / costs.digging + volumes.concrete * 1e3 * costs.pouring
+      return {
+        diameter,
+        footing,
+        depth,
+        concrete: volumes.concrete,
+        minutes,
+        cost: volumes.concrete * costs.perCubicMetre + minutes * costs.perMinute,
+        rule,
+        outOfReach: depth > tools.reach + 1e-9,
+      }
+    })
+  const open = curve.filter((hole) => !hole.outOfReach)
+  const best = open.reduce<FoundHole | null>((least, hole) => (least && least.cost <= hole.cost ? least : hole), null)
+  return { best, curve }
+}
