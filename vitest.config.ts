@@ -11,7 +11,13 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'unit',
-          include: ['core/**/*.test.ts', 'data/**/*.test.ts', 'cli/**/*.test.ts', 'app/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'data/**/*.test.ts',
+            'cli/**/*.test.ts',
+            'app/**/*.test.ts',
+            'tests/properties/**/*.test.ts',
+          ],
         },
       },
       {

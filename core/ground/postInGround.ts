@@ -87,15 +87,16 @@ export function groundResponse(post: BuriedPost, force: Newtons): GroundResponse
   requireSegments(post.segments)
   const { springs, limit } = prepared(post)
   if (force >= limit.over) return null
-  const movement = movementUnder(springs, force, post.height)
-  if (!Number.isFinite(movement.rotation)) return null
-  return { ...movement, residual: residual(springs, movement, force, post.height) }
+  const elastic = elasticMovement(springs, force, post.height)
+  const { groundMovement, rotation } = movementUnder(springs, force, post.height, elastic)
+  return Number.isFinite(rotation) ? { groundMovement, rotation, residual: rotation - elastic.rotation } : null
 }
 
 function prepared(post: BuriedPost): { springs: Springs; limit: Limit } {
   const ground = groundState(post.soil, post.saturated)
   const pieces = resistancePieces(post.segments, ground, post.ignoredTop)
-  return { springs: groundSprings(pieces, ground), limit: overturning(pieces, post.height) }
+  const limit = overturning(pieces, post.height)
+  return { springs: groundSprings(pieces, ground, limit.pivot), limit }
 }
 
 /** The post unloads along the ground's first stiffness. */

@@ -28,19 +28,33 @@ export const WIDTH_RANGE = { minimum: 0.02, maximum: 3 }
  */
 export function requireSegments(segments: readonly Segment[]): void {
   if (segments.length === 0) throw new InputError('segments', segments, 'at least one segment')
-  segments.forEach((segment, i) => {
-    const key = `segments[${i}]`
-    requireNumber(`${key}.top`, segment.top, 0, DEPTH_RANGE.maximum, 'm')
-    requireNumber(`${key}.bottom`, segment.bottom, DEPTH_RANGE.minimum, DEPTH_RANGE.maximum, 'm')
-    requireNumber(`${key}.width`, segment.width, WIDTH_RANGE.minimum, WIDTH_RANGE.maximum, 'm')
-    if (segment.bottom <= segment.top) {
-      throw new InputError(`${key}.bottom`, segment.bottom, `deeper than its top, ${segment.top} m`)
-    }
-    const above = segments[i - 1]
-    if (above && segment.top < above.bottom - 1e-9) {
-      throw new InputError(`${key}.top`, segment.top, `at or below ${above.bottom} m, where the segment above ends`)
-    }
-  })
+  for (let i = 0; i < segments.length; i++) {
+    if (!fits(segments[i]!, segments[i - 1])) explain(segments[i]!, segments[i - 1], `segments[${i}]`)
+  }
+}
+
+const TOUCHING = 1e-9
+
+function fits({ top, bottom, width }: Segment, above: Segment | undefined): boolean {
+  return (
+    top >= (above ? above.bottom - TOUCHING : 0) &&
+    bottom > top &&
+    bottom >= DEPTH_RANGE.minimum &&
+    bottom <= DEPTH_RANGE.maximum &&
+    width >= WIDTH_RANGE.minimum &&
+    width <= WIDTH_RANGE.maximum
+  )
+}
+
+/** @throws InputError saying in which way a segment does not fit */
+function explain(segment: Segment, above: Segment | undefined, key: string): void {
+  requireNumber(`${key}.top`, segment.top, 0, DEPTH_RANGE.maximum, 'm')
+  requireNumber(`${key}.bottom`, segment.bottom, DEPTH_RANGE.minimum, DEPTH_RANGE.maximum, 'm')
+  requireNumber(`${key}.width`, segment.width, WIDTH_RANGE.minimum, WIDTH_RANGE.maximum, 'm')
+  if (segment.bottom <= segment.top) {
+    throw new InputError(`${key}.bottom`, segment.bottom, `deeper than its top, ${segment.top} m`)
+  }
+  throw new InputError(`${key}.top`, segment.top, `at or below ${above?.bottom ?? 0} m, where the segment above ends`)
 }
 
 /**

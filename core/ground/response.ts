@@ -2,21 +2,21 @@ import type { Metres, Newtons, Radians } from '../units/types'
 import type { Piece } from './profile'
 import type { GroundState } from './soil'
 
-/** Nodes and weights of the 8-point Gauss–Legendre rule on (0, 1). */
-const NODES: readonly (readonly [node: number, weight: number])[] = [
-  [0.1834346424956498, 0.362683783378362],
-  [0.525532409916329, 0.3137066458778873],
-  [0.7966664774136267, 0.2223810344533745],
-  [0.9602898564975363, 0.1012285362903763],
-].flatMap(([x, w]) => [[(1 - x!) / 2, w! / 2] as const, [(1 + x!) / 2, w! / 2] as const])
+/** Nodes and weights of the 6-point Gauss–Legendre rule on (0, 1). */
+const NODES = [
+  -0.932469514203152, -0.661209386466265, -0.238619186083197, 0.238619186083197, 0.661209386466265, 0.932469514203152,
+].map((x) => (1 + x) / 2)
+const WEIGHTS = [
+  0.17132449237917, 0.360761573048139, 0.467913934572691, 0.467913934572691, 0.360761573048139, 0.17132449237917,
+].map((w) => w / 2)
 
 /** A spring of the ground at one depth, integrated over its share of the profile. */
 interface Springs {
-  depth: Float64Array
+  depth: number[]
   /** First stiffness times the share of depth, N/m. */
-  stiffness: Float64Array
+  stiffness: number[]
   /** Limit resistance times the share of depth, N. */
-  limit: Float64Array
+  limit: number[]
   bottom: Metres
 }
 
@@ -29,28 +29,35 @@ export interface Movement {
 /** Longest stretch that one Gauss–Legendre rule integrates, m. */
 const RULE_LENGTH = 0.5
 
-/** Puts springs at the Gauss–Legendre points of every piece. */
-export function groundSprings(pieces: readonly Piece[], ground: GroundState): Springs {
-  const depth: number[] = []
-  const stiffness: number[] = []
-  const limit: number[] = []
+/**
+ * Puts springs at the Gauss–Legendre points of every piece.
+ *
+ * @param pivot depth about which the post turns at its limit: the push changes its side there,
+ *   so no rule may run across it, or the springs would give way before the ground does
+ */
+export function groundSprings(pieces: readonly Piece[], ground: GroundState, pivot: Metres): Springs {
+  const springs: Springs = { depth: [], stiffness: [], limit: [], bottom: 0 }
   for (const piece of pieces) {
-    const parts = Math.ceil((piece.bottom - piece.top) / RULE_LENGTH)
-    const length = (piece.bottom - piece.top) / parts
-    for (let part = 0; part < parts; part++) {
-      for (const [node, weight] of NODES) {
-        const z = piece.top + (part + node) * length
-        depth.push(z)
-        stiffness.push((ground.stiffnessAtTop + ground.stiffnessRate * z) * weight * length)
-        limit.push((piece.atZero + piece.rate * z) * weight * length)
-      }
-    }
+    if (pivot > piece.top && pivot < piece.bottom) {
+      addSprings(springs, piece, ground, piece.top, pivot)
+      addSprings(springs, piece, ground, pivot, piece.bottom)
+    } else addSprings(springs, piece, ground, piece.top, piece.bottom)
+    springs.bottom = piece.bottom
   }
-  return {
-    depth: Float64Array.from(depth),
-    stiffness: Float64Array.from(stiffness),
-    limit: Float64Array.from(limit),
-    bottom: pieces.length > 0 ? pieces[pieces.length - 1]!.bottom : 0,
+  return springs
+}
+
+function addSprings(springs: Springs, piece: Piece, ground: GroundState, top: Metres, bottom: Metres): void {
+  const parts = Math.ceil((bottom - top) / RULE_LENGTH)
+  const length = (bottom - top) / parts
+  for (let part = 0; part < parts; part++) {
+    for (let i = 0; i < NODES.length; i++) {
+      const z = top + (part + NODES[i]!) * length
+      const share = WEIGHTS[i]! * length
+      springs.depth.push(z)
+      springs.stiffness.push((ground.stiffnessAtTop + ground.stiffnessRate * z) * share)
+      springs.limit.push((piece.atZero + piece.rate * z) * share)
+    }
   }
 }
 
