@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { InputError } from '~~/core/errors'
 import type { Hole } from '~~/core/job/types'
+import { takesFilling } from '~~/core/concrete/bags'
 import { depthReason } from '~~/core/job/recommend'
 import { litres } from '~~/core/units/quantity'
 import { tables } from '~~/data/tables'
@@ -44,7 +45,7 @@ const mixItems = tables.mixes.map((mix) => ({ value: mix.key, title: mix.name })
 const mix = computed(() => tables.mixes.find((each) => each.key === concrete.value?.mix))
 const fillingItems = computed(() =>
   tables.fillings
-    .filter((each) => each.water !== 'on-top' || mix.value?.waterOnTop !== undefined)
+    .filter((each) => !mix.value || takesFilling(mix.value, each))
     .map((each) => ({ value: each.key, title: each.name })),
 )
 const filling = computed(() => tables.fillings.find((each) => each.key === concrete.value?.filling))
@@ -91,7 +92,7 @@ const waterWords = computed(() => {
           {{ concrete.oldConcrete.lifts === 1 ? 'lift' : 'lifts' }}.</template
         >
       </p>
-      <p v-for="caution in method.cautions.filter((each) => each.startsWith('Only'))" :key="caution" class="caution">
+      <p v-for="caution in concrete.warnings" :key="caution" class="caution">
         {{ caution }}
       </p>
       <div class="panel-section fields">

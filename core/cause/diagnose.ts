@@ -1,4 +1,5 @@
 import type { ObservationKey, Observations } from '../job/types'
+import { remembered } from '../numeric/remember'
 import type { Cause, CauseTables, EvidenceRow, PostFacts } from './tables'
 
 /** Exponent of a group in which more than one reading says partly the same thing. */
@@ -117,25 +118,22 @@ function valueOf(reading: unknown, row: EvidenceRow): string | undefined {
 }
 
 /**
- * P(value | cause) for every cause in the tables' order, never quite nothing. Normalised once
- * per value: next checks ask for the same columns hundreds of times.
+ * ln P(value | cause) for every cause in the tables' order, never quite nothing. Worked out once
+ * for each value: next checks ask for the same columns hundreds of times.
  */
-function likelihoods(row: EvidenceRow, value: string, tables: CauseTables): readonly number[] {
-  const columns = columnsOf.get(tables) ?? new Map<string, readonly number[]>()
-  columnsOf.set(tables, columns)
-  const name = `${row.observation} ${value}`
-  const known = columns.get(name)
-  if (known) return known
-  const column = tables.causes.map(({ key }) => {
-    const weights = row.byCause[key]?.weights ?? row.usual
-    const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0)
-    return Math.max(FLOOR, (weights[value] ?? 0) / total)
-  })
-  columns.set(name, column)
-  return column
+function logLikelihoods(row: EvidenceRow, value: string, tables: CauseTables): readonly number[] {
+  const ofTables = remembered(columnsOf, tables, () => new Map<EvidenceRow, Map<string, readonly number[]>>())
+  const ofRow = remembered(ofTables, row, () => new Map<string, readonly number[]>())
+  return remembered(ofRow, value, () =>
+    tables.causes.map(({ key }) => {
+      const weights = row.byCause[key]?.weights ?? row.usual
+      const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0)
+      return Math.log(Math.max(FLOOR, (weights[value] ?? 0) / total))
+    }),
+  )
 }
 
-const columnsOf = new WeakMap<CauseTables, Map<string, readonly number[]>>()
+const columnsOf = new WeakMap<CauseTables, Map<EvidenceRow, Map<string, readonly number[]>>>()
 
 /** Exponent of each seen value: readings in company of their group are tempered. */
 function exponentOf(reading: Seen, seen: readonly Seen[]): number {
@@ -144,13 +142,13 @@ function exponentOf(reading: Seen, seen: readonly Seen[]): number {
 }
 
 function posteriorWeights(priors: readonly number[], seen: readonly Seen[], tables: CauseTables): number[] {
-  const weights = [...priors]
+  const logarithms = new Array<number>(priors.length).fill(0)
   for (const reading of seen) {
     const exponent = exponentOf(reading, seen)
-    const column = likelihoods(reading.row, reading.value, tables)
-    for (let i = 0; i < weights.length; i++) weights[i]! *= column[i]! ** exponent
+    const column = logLikelihoods(reading.row, reading.value, tables)
+    for (let i = 0; i < logarithms.length; i++) logarithms[i]! += exponent * column[i]!
   }
-  return weights
+  return priors.map((prior, i) => prior * Math.exp(logarithms[i]!))
 }
 
 /** Weight of evidence of each reading against the other causes, strongest first. */
@@ -158,15 +156,15 @@ function evidenceFor(index: number, seen: readonly Seen[], priors: readonly numb
   return seen
     .map((reading): Evidence => {
       const exponent = exponentOf(reading, seen)
-      const column = likelihoods(reading.row, reading.value, tables)
+      const column = logLikelihoods(reading.row, reading.value, tables).map((each) => Math.exp(exponent * each))
       let others = 0
       let share = 0
       priors.forEach((prior, i) => {
         if (i === index) return
-        others += prior * column[i]! ** exponent
+        others += prior * column[i]!
         share += prior
       })
-      const own = column[index]! ** exponent
+      const own = column[index]!
       return {
         observation: reading.row.observation,
         decibans: share > 0 ? 10 * Math.log10(own / (others / share)) : 0,
@@ -211,8 +209,8 @@ function nextChecks(
       let after = 0
       for (const value of Object.keys(row.usual)) {
         if (row.silent?.includes(value)) continue
-        const column = likelihoods(row, value, tables)
-        const chance = posterior.reduce((sum, p, i) => sum + p * column[i]!, 0)
+        const column = logLikelihoods(row, value, tables)
+        const chance = posterior.reduce((sum, p, i) => sum + p * Math.exp(column[i]!), 0)
         after += chance * entropy(normalised(posteriorWeights(priors, [...seen, { row, value }], tables)))
       }
       const gain = Math.max(0, before - after) / row.minutes

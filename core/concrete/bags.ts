@@ -60,13 +60,18 @@ export function bagOrder(concrete: CubicMetres, mix: Mix, filling: Filling, hole
   const exactCount = concrete / mix.yields
   const count = Math.ceil(exactCount - 1e-9)
   const onTop = filling.water === 'on-top'
-  if (onTop && mix.waterOnTop === undefined) {
+  if (!takesFilling(mix, filling)) {
     throw new InputError('filling', filling.key, `one that ${mix.name} can take: it must be mixed`)
   }
   const water = count * (onTop ? mix.waterOnTop! : mix.waterMixed)
   const ruleWater = filling.water === 'third-of-hole' ? thirdOfHole(hole, post) : water
   const extra = count > 0 ? (ruleWater - water) / count : 0
   return { count, exactCount, water, ruleWater, strength: strengthWithWater(mix, extra) }
+}
+
+/** Ordinary concrete has to be mixed: it cannot be poured dry with water on top. */
+export function takesFilling(mix: Mix, filling: Filling): boolean {
+  return filling.water !== 'on-top' || mix.waterOnTop !== undefined
 }
 
 function thirdOfHole(hole: HoleShape, post: Section | undefined): CubicMetres {

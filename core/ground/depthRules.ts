@@ -1,6 +1,6 @@
 import { bracketedRoot } from '../numeric/root'
 import type { Metres, Newtons } from '../units/types'
-import { codeDepth } from './code'
+import { codeDepth, codeForce } from './code'
 import { BELOW_FROST } from './frost'
 import { overturning } from './over'
 import { DEPTH_RANGE, resistancePieces } from './profile'
@@ -94,20 +94,16 @@ function frostRule(question: DepthQuestion): Metres {
   return question.frostDepth + BELOW_FROST
 }
 
-function codeRule(question: DepthQuestion): Metres | null {
-  if (question.soil.lateral === null) return null
-  return codeDepth(question.force, {
-    height: question.height,
-    width: question.width,
-    lateral: question.soil.lateral,
-    isolated: true,
-  })
+function codeRule({ soil, height, width, force }: DepthQuestion): Metres | null {
+  if (soil.lateral === null) return null
+  const post = { height, width, lateral: soil.lateral, isolated: true }
+  return codeForce(DEPTH_RANGE.maximum, post) < force ? null : codeDepth(force, post)
 }
 
 /**
  * Least embedment whose limit carries the force.
  *
- * @returns m; null when even the deepest hole in range would not hold
+ * @returns m; null when no hole of 2 m would hold
  * @source {@link overturning}, solved for the depth
  * @example medium sand, 0.25 wide, 1263 N at 0.94 m: 0.76 m
  */
@@ -119,11 +115,15 @@ export function depthThatHolds(question: DepthQuestion): Metres | null {
     const left = question.windLeft ? question.windLeft(holds) : holds(question.height)
     return Math.min(left, MUCH) - question.force
   }
-  if (spare(DEPTH_RANGE.maximum) < 0) return null
+  if (spare(DEEPEST_DUG) < 0) return null
   if (spare(DEPTH_RANGE.minimum) >= 0) return DEPTH_RANGE.minimum
-  return bracketedRoot(spare, DEPTH_RANGE.minimum, DEPTH_RANGE.maximum, 1e-4)
+  return bracketedRoot(spare, DEPTH_RANGE.minimum, DEEPEST_DUG, 1e-4)
 }
 
+/** Deepest hole that is dug by hand or auger for a post; a working value, m. */
+const DEEPEST_DUG: Metres = 2
+/** Shallowest footing that is proposed, whatever the rules allow; a working value, m. */
+const SHALLOWEST: Metres = 0.3
 /** More than any fence catches: a root needs finite ends, N. */
 const MUCH: Newtons = 1e9
 
@@ -135,16 +135,17 @@ export interface RecommendedDepth {
 
 /**
  * The greatest of the frost rule, the local minimum and the depth that holds the target gust,
- * rounded up to what a handle is marked in.
+ * rounded up to what a handle is marked in. Where no hole holds the target gust the others rule, and
+ * the method says that it falls short.
  *
  * @example frost 0.45, minimum 0.6, gust asks 0.71: 0.75 m, 'target-gust'
  */
 export function recommendedDepth(question: DepthQuestion): RecommendedDepth {
-  let best: RecommendedDepth = { depth: 0, rule: 'local-minimum' }
+  let best: RecommendedDepth = { depth: SHALLOWEST, rule: 'local-minimum' }
   for (const { rule, depth, binding } of depthRules) {
     if (!binding) continue
-    const wanted = depth(question) ?? DEPTH_RANGE.maximum
-    if (wanted > best.depth + 1e-9) best = { depth: wanted, rule }
+    const wanted = depth(question)
+    if (wanted !== null && wanted > best.depth + 1e-9) best = { depth: wanted, rule }
   }
   return { ...best, depth: roundUp(best.depth) }
 }

@@ -31,15 +31,20 @@ export function requireSegments(segments: readonly Segment[]): void {
   for (let i = 0; i < segments.length; i++) {
     if (!fits(segments[i]!, segments[i - 1])) explain(segments[i]!, segments[i - 1], `segments[${i}]`)
   }
+  const last = segments.length - 1
+  const { bottom } = segments[last]!
+  if (bottom < DEPTH_RANGE.minimum)
+    requireNumber(`segments[${last}].bottom`, bottom, DEPTH_RANGE.minimum, DEPTH_RANGE.maximum, 'm')
 }
 
 const TOUCHING = 1e-9
+/** A shorter stretch carries nothing, m. */
+const SLIVER = 1e-6
 
 function fits({ top, bottom, width }: Segment, above: Segment | undefined): boolean {
   return (
     top >= (above ? above.bottom - TOUCHING : 0) &&
     bottom > top &&
-    bottom >= DEPTH_RANGE.minimum &&
     bottom <= DEPTH_RANGE.maximum &&
     width >= WIDTH_RANGE.minimum &&
     width <= WIDTH_RANGE.maximum
@@ -49,7 +54,7 @@ function fits({ top, bottom, width }: Segment, above: Segment | undefined): bool
 /** @throws InputError saying in which way a segment does not fit */
 function explain(segment: Segment, above: Segment | undefined, key: string): void {
   requireNumber(`${key}.top`, segment.top, 0, DEPTH_RANGE.maximum, 'm')
-  requireNumber(`${key}.bottom`, segment.bottom, DEPTH_RANGE.minimum, DEPTH_RANGE.maximum, 'm')
+  requireNumber(`${key}.bottom`, segment.bottom, 0, DEPTH_RANGE.maximum, 'm')
   requireNumber(`${key}.width`, segment.width, WIDTH_RANGE.minimum, WIDTH_RANGE.maximum, 'm')
   if (segment.bottom <= segment.top) {
     throw new InputError(`${key}.bottom`, segment.bottom, `deeper than its top, ${segment.top} m`)
@@ -67,7 +72,7 @@ export function resistancePieces(segments: readonly Segment[], ground: GroundSta
   const pieces: Piece[] = []
   for (const segment of segments) {
     const top = Math.max(segment.top, ignored)
-    if (top >= segment.bottom) continue
+    if (segment.bottom - top < SLIVER) continue
     const { width } = segment
     const rate = ground.limitRate * width + ground.limitRatePerWidth
     const atZero = ground.limitAtTop * width

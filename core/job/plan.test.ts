@@ -178,6 +178,22 @@ describe('planner', () => {
     expect(remembering(job)).toEqual(first)
   })
 
+  it('forgets nothing that the figures rest on when the site changes', () => {
+    const job = demoJobs().at(-1)!
+    const remembering = planner(tables)
+    remembering(job)
+    for (const site of [
+      { frostDepth: 1.2 },
+      { minimumDepth: 1.1 },
+      { season: 'dry' as const },
+      { gust50: 45 },
+      { targetReturnYears: 10 },
+    ]) {
+      const changed = { ...job, site: { ...job.site, ...site } }
+      expect(remembering(changed)).toEqual(plan(changed, tables))
+    }
+  })
+
   it('leaves the job as it was', () => {
     const job = demoJobs().at(-1)!
     const before = structuredClone(job)

@@ -36,7 +36,7 @@ export function plan(job: Job, tables: Tables): Plan {
  * of a long line is planned at once. Forgets what the last job no longer has.
  */
 export function planner(tables: Tables): (job: Job) => Plan {
-  const ground: GroundMemory = { thresholds: new Map(), depths: new Map() }
+  const ground: GroundMemory = { capacities: new Map(), depths: new Map() }
   let known = new Map<string, PlannedPost>()
   return (job) => {
     const { site, lines, assumed } = withAssumptions(job, tables)

@@ -14,12 +14,13 @@ export function planDepthRules(context: PostContext): DepthRulePlan[] {
     const bottom = depth(depthQuestion(context, soil, hole.diameter))
     if (bottom === null) {
       const why =
-        soil.lateral === null
+        soil.lateral === null && rule === 'code-formula'
           ? 'the code gives no pressure for this soil'
-          : `no hole down to ${DEPTH_RANGE.maximum} m holds it`
+          : 'no hole that can be dug would do'
       return { rule, name, assumes: why, depth: null }
     }
-    if (bottom <= hole.fillTop || bottom > DEPTH_RANGE.maximum) return { rule, name, assumes, depth: bottom }
+    const least = Math.max(0, hole.fillTop) + DEPTH_RANGE.minimum
+    if (bottom < least || bottom > DEPTH_RANGE.maximum) return { rule, name, assumes, depth: bottom }
     const link = context.ground('footing', name, holeSegments({ ...hole, footingBottom: bottom }, along))
     const { lean, over, code, returnYears } = linkOnGustScale(link, forceAtUnitGust, site.gust50)
     return { rule, name, assumes, depth: bottom, lean, over, ...(code === undefined ? {} : { code }), returnYears }

@@ -1,11 +1,13 @@
 import type { Cause } from '../cause/tables'
-import { bagOrder } from '../concrete/bags'
+import { bagOrder, takesFilling, type Filling, type Mix } from '../concrete/bags'
 import { overdig } from '../concrete/overdig'
 import { brokenOut } from '../concrete/supply'
 import { holeVolumes, type HoleShape } from '../concrete/volume'
 import { workMinutes } from '../day/minutes'
 import type { PostContext } from '../repair/context'
-import { coverOf, LEAST_COVER } from '../repair/hole'
+import { frostWarnings } from '../ground/frost'
+import { coverOf, LEAST_COVER, type DesignedHole } from '../repair/hole'
+import type { Metres } from '../units/types'
 import { givesWay, linkOnGustScale, weakestLink } from '../repair/links'
 import type { MethodDesign, RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
@@ -64,21 +66,19 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
       tables.parts.rates,
     ),
     steps,
-    cautions: [
-      ...cautions,
-      ...(design.cautions ?? []),
-      ...coverCaution(concrete),
-      ...fillingCaution(context, concrete),
-    ],
+    cautions: [...cautions, ...(design.cautions ?? []), ...(concrete?.warnings ?? [])],
     leavesUnsolved: unanswered(method.key, context, diagnosis),
   }
 }
 
-function concreteOf(design: MethodDesign, { tables, post, soil }: PostContext): ConcretePlan | undefined {
+function concreteOf(design: MethodDesign, context: PostContext): ConcretePlan | undefined {
+  const { tables, post, soil } = context
   const { hole, inConcrete, insets, oldConcrete = 0 } = design
   if (!hole || !soil) return undefined
   const mix = row(tables.mixes, post.repair?.mix ?? tables.defaults.mix)
-  const filling = row(tables.fillings, post.repair?.filling ?? tables.defaults.filling)
+  const wanted = row(tables.fillings, post.repair?.filling ?? tables.defaults.filling)
+  // A mix that was chosen after the filling may have to be mixed all the same.
+  const filling = takesFilling(mix, wanted) ? wanted : row(tables.fillings, tables.defaults.filling)
   const shape: HoleShape = {
     shape: 'round',
     diameter: hole.diameter,
@@ -89,27 +89,41 @@ function concreteOf(design: MethodDesign, { tables, post, soil }: PostContext): 
   const over = overdig('post-hole-digger', soil.overdig)
   const volumes = holeVolumes({ hole: shape, post: inConcrete, insets, overdig: over, ground: soil.kind })
   const { along, across } = inConcrete ? sectionSize(inConcrete) : { along: 0, across: 0 }
+  const cover = coverOf(hole.diameter, along, across)
   return {
     ...volumes,
     mix: mix.key,
     filling: filling.key,
     overdig: over,
     bags: bagOrder(volumes.concrete, mix, filling, shape, inConcrete),
-    cover: coverOf(hole.diameter, along, across),
+    cover,
+    warnings: [...holeWarnings(hole, cover, context), ...fillingWarnings(mix, wanted, context)],
     ...(oldConcrete > 0 ? { oldConcrete: brokenOut(oldConcrete) } : {}),
   }
 }
 
-function coverCaution(concrete: ConcretePlan | undefined): string[] {
-  if (!concrete || concrete.cover >= LEAST_COVER) return []
+/** What is wrong with a hole as it is, in words. */
+function holeWarnings(hole: DesignedHole, cover: Metres, { site }: PostContext): string[] {
+  const thin =
+    cover < LEAST_COVER
+      ? [`Only ${Math.round(cover * 1e3)} mm of concrete at the corners: ${LEAST_COVER * 1e3} mm is the least.`]
+      : []
+  const { diameter, footingBottom } = hole
   return [
-    `Only ${Math.round(concrete.cover * 1e3)} mm of concrete at the corners: ${LEAST_COVER * 1e3} mm is the least.`,
+    ...thin,
+    ...frostWarnings({
+      frostDepth: site.frostDepth,
+      bottom: footingBottom,
+      topDiameter: diameter,
+      bottomDiameter: diameter,
+    }),
   ]
 }
 
-function fillingCaution({ post }: PostContext, concrete: ConcretePlan | undefined): string[] {
-  if (concrete?.filling !== 'dry-pour' || post.duty === 'line') return []
-  return ['Dry bags with water on top are for light line posts only.']
+function fillingWarnings(mix: Mix, wanted: Filling, { post }: PostContext): string[] {
+  if (!takesFilling(mix, wanted)) return [`${mix.name} has to be mixed, and is counted so.`]
+  const heavy = wanted.water === 'on-top' && post.duty !== 'line'
+  return heavy ? ['Dry bags with water on top are for light line posts only.'] : []
 }
 
 /** Names of the likely causes that the method does not take away. */

@@ -75,6 +75,8 @@ export interface ConcretePlan extends HoleVolumes {
   bags: BagOrder
   /** Least concrete round what stands in it, m. */
   cover: Metres
+  /** What is wrong with the hole or its filling, in words. */
+  warnings: string[]
   oldConcrete?: { volume: CubicMetres; mass: Kilograms; lifts: number }
 }
 

@@ -53,7 +53,7 @@ export const sectionShapes: Record<string, ReturnType<typeof part>> = {
   hollow: part({ along: size(), across: size(), wall: wall() }),
 }
 function size() {
-  return quantity(0.01, 1, 'm').required(range(0.01, 1, 'm'))
+  return quantity(0.02, 1, 'm').required(range(0.02, 1, 'm'))
 }
 function wall() {
   return quantity(0.0005, 0.2, 'm').required(range(0.0005, 0.2, 'm'))

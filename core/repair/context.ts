@@ -1,8 +1,9 @@
 import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../job/assume'
 import { recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../ground/depthRules'
-import { groundThreshold, type GroundThreshold } from '../ground/postInGround'
-import type { Segment } from '../ground/profile'
+import { groundCapacity, groundThreshold, type GroundCapacity, type GroundThreshold } from '../ground/postInGround'
+import { DEPTH_RANGE, type Segment } from '../ground/profile'
 import { ignoredTop, type NoFigureSoil, type Soil } from '../ground/soil'
+import { remembered } from '../numeric/remember'
 import { softAtGroundOf } from '../job/readings'
 import { row, type MaterialRow, type Tables } from '../tables'
 import { sectionProperties, sectionSize, type SectionProperties } from '../timber/section'
@@ -39,7 +40,7 @@ export interface PostContext {
 
 /** Posts of one line often share soil, load and hole; the ground is solved once for each. */
 export interface GroundMemory {
-  thresholds: Map<string, Newtons | null>
+  capacities: Map<string, GroundCapacity>
   depths: Map<string, RecommendedDepth>
 }
 
@@ -63,23 +64,31 @@ export function postContext(
   const wind = windLoad(stretch, targetGust)
   const cases = loadCases(post)
   const ground = (link: string, name: string, segments: readonly Segment[]): LinkCapacity => {
-    const holds = (threshold: GroundThreshold, height: Metres): Newtons | null => {
-      if (!soil) return threshold === 'code' ? null : 0
-      const buried = {
-        soil,
-        saturated: post.saturated,
-        ignoredTop: ignoredTop(soil, site.season),
-        segments,
-        height,
-      }
-      const key = JSON.stringify([threshold, soil.key, buried.saturated, buried.ignoredTop, segments, height])
-      return remembered(memory.thresholds, key, () => groundThreshold(buried, threshold))
-    }
+    if (!soil) return groundLink(link, name, (threshold) => (threshold === 'code' ? null : 0), wind.height, cases)
+    const buried = { soil, saturated: post.saturated, ignoredTop: ignoredTop(soil, site.season), segments }
+    const profile = segments.map(({ top, bottom, width }) => `${top} ${bottom} ${width}`).join()
+    const key = `${soil.key} ${buried.saturated} ${buried.ignoredTop} ${wind.height} ${profile}`
+    const atWind = remembered(memory.capacities, key, () => groundCapacity({ ...buried, height: wind.height }))
+    // Steady loads ask at other heights too: one threshold at a time then.
+    const holds = (threshold: GroundThreshold, height: Metres): Newtons | null =>
+      height === wind.height ? atWind[threshold] : groundThreshold({ ...buried, height }, threshold)
     return groundLink(link, name, holds, wind.height, cases)
   }
   const embedment = (ofSoil: Soil, width: Metres): RecommendedDepth => {
     const question = depthQuestion(context, ofSoil, width)
-    const key = JSON.stringify({ ...question, soil: ofSoil.key, cases })
+    const { force, height, ignoredTop: ignored } = question
+    const key = [
+      ofSoil.key,
+      post.saturated,
+      ignored,
+      width,
+      force,
+      height,
+      post.length,
+      site.frostDepth,
+      site.minimumDepth,
+      JSON.stringify(cases),
+    ].join(' ')
     return remembered(memory.depths, key, () => recommendedDepth(question))
   }
   const context: PostContext = {
@@ -99,14 +108,6 @@ export function postContext(
     embedment,
   }
   return context
-}
-
-function remembered<T>(memory: Map<string, T>, key: string, compute: () => T): T {
-  const known = memory.get(key)
-  if (known !== undefined) return known
-  const result = compute()
-  memory.set(key, result)
-  return result
 }
 
 /** The question that every depth rule answers, for a footing of this width. */
@@ -164,10 +165,10 @@ export function standingFootingLink(context: PostContext): LinkCapacity | undefi
 }
 
 function standingSegments({ post, line, along }: PostContext): Segment[] | undefined {
-  const buried = post.length - line.height
+  const buried = Math.min(post.length - line.height, DEPTH_RANGE.maximum)
   const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
   if (kind === 'none' || kind === 'soil') {
-    return buried > 0.05 ? [{ top: 0, bottom: buried, width: along }] : undefined
+    return buried > DEPTH_RANGE.minimum ? [{ top: 0, bottom: buried, width: along }] : undefined
   }
   if ((kind !== 'concrete' && kind !== 'stone') || diameter === undefined || bottom === undefined) return undefined
   const above = { top: 0, bottom: top, width: along }

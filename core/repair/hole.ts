@@ -20,6 +20,8 @@ export interface DesignedHole {
 /** Three times the post, as the commonest school has it. */
 const POSTS_WIDE = 3
 const LEAST_DIAMETER = 0.25
+/** Widest that a job file takes, m. */
+const WIDEST = 2
 const DIAMETER_STEP = 0.05
 /** Concrete all round, m. */
 export const LEAST_COVER = 0.05
@@ -39,11 +41,11 @@ export function designHole(
   const stoneBed = chosen.stoneBed ?? tables.defaults.stoneBed
   const fillTop = chosen.fillTop ?? tables.defaults.fillTop
   const wide = Math.max(LEAST_DIAMETER, POSTS_WIDE * along, options.leastDiameter ?? 0)
-  const diameter = chosen.diameter ?? roundUp(wide)
+  const diameter = chosen.diameter ?? Math.min(WIDEST, roundUp(wide))
   const asked = soil ? context.embedment(soil, diameter) : { depth: LEAST_DEPTH, rule: 'local-minimum' }
   const least = options.leastEmbedment
   const wanted = least && least.depth > asked.depth ? least : asked
-  const depth = chosen.depth ?? round(wanted.depth + stoneBed)
+  const depth = chosen.depth ?? round(Math.max(wanted.depth, fillTop + LEAST_FILL) + stoneBed)
   return {
     shape: 'round',
     diameter,
@@ -56,6 +58,8 @@ export function designHole(
 }
 
 const LEAST_DEPTH = 0.6
+/** Concrete under the topping, m. */
+const LEAST_FILL = 0.15
 
 /** Bearing profile of a post cast into the hole: its own width above the fill, the hole's below. */
 export function holeSegments(hole: DesignedHole, along: Metres): Segment[] {
