@@ -20,7 +20,8 @@ const leading = computed(() =>
 )
 const whatOf = (key: string) => tables.causes.causes.find((cause) => cause.key === key)?.what
 const rows = computed(() => [standingRow(view.postPlan.value!)])
-const years = computed(() => standing.value.links.find((link) => link.link === standing.value.weakest)?.returnYears)
+const weakest = computed(() => standing.value.links.find((link) => link.link === standing.value.weakest))
+const years = computed(() => weakest.value?.returnYears)
 watch(
   () => view.post.value?.id,
   () => (open.value = undefined),
@@ -84,7 +85,7 @@ watch(
     </div>
     <div v-if="standing.holdingGust !== undefined" class="panel-section">
       <h3>As it stands</h3>
-      <p v-if="standing.holdingGust === 0">It holds nothing: {{ standing.links[0]?.name }}.</p>
+      <p v-if="standing.holdingGust === 0">It holds nothing: {{ weakest?.because ?? weakest?.name }}.</p>
       <p v-else>It gives way at {{ showGust(standing.holdingGust) }}, {{ returnPeriodWords(years ?? Infinity) }}.</p>
       <GustScale
         :rows="rows"

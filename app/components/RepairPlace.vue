@@ -78,7 +78,11 @@ async function changePart(key: keyof typeof PART_LISTS, value: string): Promise<
         <li v-for="reason in method.reasons" :key="reason" class="error-text">{{ reason }}</li>
       </ul>
       <p v-if="weakest && method.holdingGust !== undefined">
-        Gives way at {{ showGust(method.holdingGust) }}: {{ weakest.name }} is the weakest link.
+        Gives way at {{ showGust(method.holdingGust) }}: {{ weakest.name }} is the weakest link<template
+          v-if="weakest.because"
+        >
+          ({{ weakest.because }})</template
+        >.
         <span v-if="!method.holdsTarget" class="string-words">Less than the target.</span>
       </p>
       <p v-if="method.leavesUnsolved.length" class="error-text">
