@@ -6,21 +6,10 @@ import type { Segment } from '../../core/ground/profile'
 import { knownKeys } from '../../core/job/knownKeys'
 import { plan } from '../../core/job/plan'
 import { checkJob } from '../../core/job/schema'
-import {
-  DUTIES,
-  EXPOSURES,
-  FOOTING_KINDS,
-  JOB_FORMAT,
-  JOB_VERSION,
-  LINE_KINDS,
-  MATERIALS,
-  OBSERVATION_VALUES,
-  SEASONS,
-  type Job,
-} from '../../core/job/types'
 import type { Tables } from '../../core/tables'
 import { windLoad } from '../../core/wind/force'
 import { returnPeriodOfGust } from '../../core/wind/returnPeriod'
+import { anyJob, between } from './anyJob'
 
 /*
  * Truths of the whole core over its whole range of input: 2 000 cases in the tests, 100 000 in
@@ -32,8 +21,6 @@ export interface Truth {
   /** Throws when the truth does not hold. */
   check: (runs: number) => void
 }
-
-const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
 /** Any profile in range: up to four segments one below the other, with gaps or without. */
 const segments: fc.Arbitrary<Segment[]> = fc
@@ -107,103 +94,6 @@ const holes: fc.Arbitrary<HoleShape> = fc
         return { shape: 'round', diameter: a, ...zones }
     }
   })
-
-/** Posts as a job file may hold them, with facts missing at random. */
-function jobs(tables: Tables): fc.Arbitrary<Job> {
-  const key = (rows: readonly { key: string }[]) => fc.constantFrom(...rows.map((row) => row.key))
-  const wood = between(0, 0.2)
-  const size = between(0.02, 1)
-  const section = fc.oneof(
-    fc.record({ shape: fc.constant('rectangle' as const), along: size, across: size }),
-    fc.record({ shape: fc.constant('round' as const), diameter: size }),
-    fc.record({ shape: fc.constant('tube' as const), diameter: size, wall: between(0.0005, 0.2) }),
-    fc.record({ shape: fc.constant('hollow' as const), along: size, across: size, wall: between(0.0005, 0.2) }),
-  )
-  const observations = fc.record(
-    {
-      pushPivot: fc.constantFrom(...OBSERVATION_VALUES.pushPivot),
-      footingFound: fc.constantFrom(...OBSERVATION_VALUES.footingFound),
-      breakFace: fc.constantFrom(...OBSERVATION_VALUES.breakFace),
-      probeAtGround: wood,
-      probeBelow: wood,
-      probeAbove: wood,
-    },
-    { requiredKeys: [] },
-  )
-  const hole = fc.record(
-    { diameter: between(0.1, 2), depth: between(0.2, 4), stoneBed: between(0, 1), fillTop: between(-0.2, 1) },
-    { requiredKeys: [] },
-  )
-  const repair = fc.record(
-    {
-      method: key(tables.parts.methods),
-      mix: key(tables.mixes),
-      filling: key(tables.fillings),
-      spur: key(tables.parts.spurs),
-      fixing: key(tables.parts.fixings),
-      pin: key(tables.parts.pins),
-      hole,
-    },
-    { requiredKeys: [] },
-  )
-  const footing = fc.record(
-    {
-      kind: fc.constantFrom(...FOOTING_KINDS),
-      diameter: between(0.05, 3),
-      top: between(0, 3),
-      bottom: between(0.05, 5),
-    },
-    { requiredKeys: ['kind'] },
-  )
-  const post = fc.record(
-    {
-      duty: fc.constantFrom(...DUTIES),
-      material: fc.constantFrom(...MATERIALS),
-      section,
-      length: between(0.3, 12),
-      ageYears: between(0, 200),
-      soil: key(tables.soils),
-      saturated: fc.boolean(),
-      footing,
-      gate: fc.record({ leafWidth: between(0.3, 6), leafMass: between(1, 1000), hingeSpacing: between(0.1, 3) }),
-      steadyLoad: fc.record({ pressure: between(0, 20_000), height: between(0.05, 4) }),
-      observations,
-      repair,
-    },
-    { requiredKeys: [] },
-  )
-  const line = fc.record(
-    {
-      kind: fc.constantFrom(...LINE_KINDS),
-      height: between(0.3, 4),
-      gap: between(0, 1),
-      solidity: between(0.02, 1),
-      cornerAtStart: fc.boolean(),
-    },
-    { requiredKeys: [] },
-  )
-  const site = fc.record(
-    {
-      exposure: fc.constantFrom(...EXPOSURES),
-      shelter: between(0.1, 1),
-      gust50: between(10, 100),
-      frostDepth: between(0, 3),
-      minimumDepth: between(0, 3),
-      targetReturnYears: between(2, 1000),
-      season: fc.constantFrom(...SEASONS),
-    },
-    { requiredKeys: [] },
-  )
-  return fc
-    .record({ site, line, posts: fc.array(post, { minLength: 1, maxLength: 3 }), bay: between(0.1, 10) })
-    .map(({ site: of, line: facts, posts: all, bay }) => ({
-      format: JOB_FORMAT,
-      version: JOB_VERSION,
-      name: 'Any',
-      site: of,
-      lines: [{ id: 'A', ...facts, posts: all.map((each, i) => ({ id: `A${i}`, station: i * bay, ...each })) }],
-    }))
-}
 
 /** Slack for comparisons of two results that were each found by a search. */
 const SLACK = 1e-5
@@ -293,7 +183,7 @@ export function truths(tables: Tables): Truth[] {
         noLess(windLoad(stretch, gust * 1.1).force, force, 'force')
       },
     ),
-    of('every valid job has a plan, without a figure that is no number', jobs(tables), (job) => {
+    of('every valid job has a plan, without a figure that is no number', anyJob(tables), (job) => {
       if (checkJob(job, known).length > 0) return
       const made = JSON.stringify(plan(job, tables), (_key, value: unknown) =>
         Number.isNaN(value) ? 'no number' : value,
