@@ -21,14 +21,12 @@ const typed = ref<string>()
 const error = ref('')
 const id = useId()
 const shown = computed(() => typed.value ?? (props.value === undefined ? '' : preferences.show(props.value)))
-// What was typed belongs to one post in one system of units.
-watch(
-  () => [props.value, preferences.units, view.post.value?.id],
-  () => {
-    typed.value = undefined
-    error.value = ''
-  },
-)
+// What was typed belongs to one post in one system of units. Each is watched by itself: an
+// answer of the server renews the job, and must not take away what somebody is typing.
+watch([() => props.value, () => preferences.units, () => view.post.value?.id], () => {
+  typed.value = undefined
+  error.value = ''
+})
 
 async function put(value: number | null): Promise<void> {
   const refused = await props.save(value)

@@ -25,11 +25,9 @@ export const useJobView = createSharedComposable(() => {
   )
   /** Set at once: two quick steps must not both start from the address, which follows later. */
   const chosenId = ref<unknown>()
-  watch(
-    () => [route.value.params.id, route.value.query.post],
-    () => (chosenId.value = route.value.query.post),
-    { immediate: true },
-  )
+  watch([() => route.value.params.id, () => route.value.query.post], () => (chosenId.value = route.value.query.post), {
+    immediate: true,
+  })
   const index = computed(() =>
     Math.max(
       0,

@@ -43,6 +43,26 @@ test('edits of different readings meet without a word to choose', async ({ brows
   expect(job.lines[0].posts[2].observations).toEqual({ pushPivot: 'at-ground-line', comesUpright: 'with-force' })
 })
 
+test('what somebody is typing stays when the answer to an earlier edit arrives', async ({ page, request }) => {
+  const id = await importJob(request, trialJob('Typing'))
+  await open(page, `/jobs/${id}/look?post=T3`)
+  let answerNow = () => {}
+  const held = new Promise<void>((resolve) => (answerNow = resolve))
+  await page.route('**/commands', async (route) => {
+    await held
+    await route.continue()
+  })
+  await answer(page, 'easily').click()
+  const probe = page.getByLabel('Soft wood at the ground line', { exact: true })
+  await probe.fill('30 mm')
+  answerNow()
+  await expectSaved(page)
+  await expect(probe).toHaveValue('30 mm')
+  await probe.press('Enter')
+  await expect(probe).toHaveValue('0.03 m')
+  await expectSaved(page)
+})
+
 test('every edit can be undone and redone, after a reload too', async ({ page, request }) => {
   const id = await importJob(request, trialJob('There and back'))
   await open(page, `/jobs/${id}/look?post=T3`)
