@@ -95,7 +95,7 @@ const waterWords = computed(() => {
       <p v-for="caution in concrete.warnings" :key="caution" class="caution">
         {{ caution }}
       </p>
-      <div class="panel-section fields">
+      <div class="panel-section field-grid">
         <LengthStepper
           label="Depth"
           :value="hole.depth"
@@ -159,13 +159,6 @@ const waterWords = computed(() => {
   flex-wrap: wrap;
   gap: 10px 34px;
   padding-bottom: 8px;
-}
-.fields {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
-  gap: 14px;
-  margin-top: 14px;
-  align-items: end;
 }
 .reset {
   margin-top: 12px;

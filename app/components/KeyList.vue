@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFinder } from '~/composables/useFinder'
-import { KEYS } from '~/composables/useJobKeys'
+import { KEYS } from '~/composables/useKeys'
 
 const finder = useFinder()
 </script>

@@ -61,7 +61,7 @@ function recordLevel(over: number | null): Promise<InputError | undefined> {
     </div>
     <div v-if="wood" class="panel-section">
       <h3>Probe the wood: how deep is it soft?</h3>
-      <div class="steppers">
+      <div class="field-grid">
         <LengthStepper
           v-for="probe in PROBES"
           :key="probe.key"
@@ -104,7 +104,7 @@ function recordLevel(over: number | null): Promise<InputError | undefined> {
     </div>
     <div class="panel-section">
       <h3>Lean along the line, by a level</h3>
-      <div class="steppers">
+      <div class="field-grid">
         <LengthStepper
           label="Offset, to the right"
           :value="lean?.offset"
@@ -129,12 +129,6 @@ function recordLevel(over: number | null): Promise<InputError | undefined> {
 </template>
 
 <style scoped>
-.steppers {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
-  gap: 14px;
-  margin-top: 10px;
-}
 .onward {
   margin: 8px 0 20px;
 }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { nearestPost, overviewMarks, strokeOf, type OverviewPost } from '~/drawing/overviewModel'
+import type { PostSummary } from '~~/core/job/summary'
+import { nearestPost, overviewMarks, strokeOf } from '~/drawing/overviewModel'
 
 /** The whole line, thin: every post's state, the chosen one framed; tap or drag to go anywhere. */
-const props = defineProps<{ posts: OverviewPost[]; length: number; chosen?: number; label: string; height: number }>()
+const props = defineProps<{ posts: PostSummary[]; length: number; chosen?: number; label: string; height: number }>()
 const emit = defineEmits<{ choose: [index: number] }>()
 
 const frame = useTemplateRef<HTMLElement>('frame')

@@ -32,7 +32,7 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
 <template>
   <div class="panel-section">
     <h3>The post</h3>
-    <div class="facts">
+    <div class="field-grid">
       <v-select
         label="Made of"
         :items="MATERIAL_ITEMS"
@@ -57,7 +57,7 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
   </div>
   <div class="panel-section">
     <h3>The ground and the footing</h3>
-    <div class="facts">
+    <div class="field-grid">
       <v-select
         class="wide"
         label="Soil: push a thumb or a bar into the side of the hole"
@@ -97,13 +97,6 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
 </template>
 
 <style scoped>
-.facts {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
-  gap: 14px;
-  margin-top: 10px;
-  align-items: end;
-}
 .wide {
   grid-column: 1 / -1;
 }

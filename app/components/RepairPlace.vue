@@ -88,7 +88,7 @@ async function changePart(key: keyof typeof PART_LISTS, value: string): Promise<
       <p v-if="method.leavesUnsolved.length" class="error-text">
         Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.
       </p>
-      <div v-if="parts.length" class="parts">
+      <div v-if="parts.length" class="field-grid">
         <v-select
           v-for="part in parts"
           :key="part.key"
@@ -139,12 +139,6 @@ async function changePart(key: keyof typeof PART_LISTS, value: string): Promise<
 .links .measure {
   display: inline-block;
   min-width: 66px;
-}
-.parts {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
-  gap: 12px;
-  margin-top: 12px;
 }
 .action {
   position: sticky;

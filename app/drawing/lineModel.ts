@@ -3,8 +3,8 @@ import type { LineKind } from '~~/core/job/types'
 import { leanSlopes } from '~~/core/setout/lean'
 import { sectionSize } from '~~/core/timber/section'
 import type { Metres } from '~~/core/units/types'
-import { box, leaning, type Point, type Shape } from './geometry'
-import { outlineOf } from './sectionModel'
+import { leaning, type Point, type Shape } from './geometry'
+import { buriedDepth, matterOf, outlineOf, standingFooting } from './standing'
 
 export interface BayModel {
   key: string
@@ -78,31 +78,13 @@ export function lineModel(line: ResolvedLine, chosen: string, from: Metres, to: 
 function postModel(line: ResolvedLine, post: ResolvedPost): PostModel {
   const { along } = sectionSize(post.section)
   const slope = leanSlopes(post.observations.lean).along
-  const buried = Math.max(0, post.length - line.height)
-  const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
-  const footing: Shape[] =
-    (kind === 'concrete' || kind === 'stone') && diameter && bottom
-      ? [
-          {
-            key: 'footing',
-            matter: kind === 'stone' ? 'stone' : 'old-concrete',
-            points: box(-diameter / 2, diameter / 2, -bottom, -top),
-            outline: 'thin',
-          },
-        ]
-      : []
   return {
     id: post.id,
     station: post.station,
     shapes: [
-      ...footing,
-      { key: 'buried', matter: 'wood', points: leaning(along, -buried, 0, slope), outline: 'none' },
-      {
-        key: 'post',
-        matter: post.material === 'steel' ? 'steel' : post.material === 'concrete' ? 'concrete' : 'wood',
-        points: leaning(along, 0, line.height, slope),
-        outline: outlineOf(post),
-      },
+      ...standingFooting(post),
+      { key: 'buried', matter: 'wood', points: leaning(along, -buriedDepth(line, post), 0, slope), outline: 'none' },
+      { key: 'post', matter: matterOf(post), points: leaning(along, 0, line.height, slope), outline: outlineOf(post) },
     ],
   }
 }

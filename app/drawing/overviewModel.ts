@@ -1,11 +1,6 @@
 import type { PostState } from '~~/core/job/postState'
+import type { PostSummary } from '~~/core/job/summary'
 import type { Metres } from '~~/core/units/types'
-
-export interface OverviewPost {
-  station: Metres
-  state: PostState
-  lean: number
-}
 
 export interface OverviewMark {
   state: PostState
@@ -20,7 +15,7 @@ const MARGIN = 10
 
 /** Whole line in a strip of this width, every post at its station, px. */
 export function overviewMarks(
-  posts: readonly OverviewPost[],
+  posts: readonly PostSummary[],
   length: Metres,
   width: number,
   postHeight: number,

@@ -1,12 +1,12 @@
 import type { ResolvedLine, ResolvedPost } from '~~/core/job/assume'
 import type { MethodPlan } from '~~/core/job/planTypes'
-import { postState } from '~~/core/job/postState'
 import { softAtGroundOf } from '~~/core/job/readings'
 import type { RepairParts } from '~~/core/repair/parts'
 import { leanSlopes } from '~~/core/setout/lean'
 import { sectionSize } from '~~/core/timber/section'
 import type { Metres } from '~~/core/units/types'
-import { box, leaning, type Dimension, type Note, type Outline, type Shape } from './geometry'
+import { box, leaning, type Dimension, type Note, type Shape } from './geometry'
+import { buriedDepth, matterOf, outlineOf, standingFooting } from './standing'
 
 export interface SectionModel {
   shapes: Shape[]
@@ -47,18 +47,13 @@ export function sectionModel(
   }
 }
 
-/** Outline by state: shape as well as colour tells. */
-export function outlineOf(post: Parameters<typeof postState>[0]): Outline {
-  return ({ sound: 'solid', doubtful: 'dashed', failed: 'broken', unseen: 'thin' } as const)[postState(post)]
-}
-
 function standing(line: ResolvedLine, post: ResolvedPost): SectionModel {
   const slope = leanSlopes(post.observations.lean).along
   const { along } = sectionSize(post.section)
   const shapes: Shape[] = [
     ...standingFooting(post),
     { key: 'buried', matter: 'wood', points: leaning(along, -buriedDepth(line, post), 0, slope), outline: 'thin' },
-    { key: 'post', matter: materialOf(post), points: leaning(along, 0, line.height, slope), outline: outlineOf(post) },
+    { key: 'post', matter: matterOf(post), points: leaning(along, 0, line.height, slope), outline: outlineOf(post) },
     ...decay(post, along, slope),
   ]
   const top = slope * line.height
@@ -227,19 +222,6 @@ function holeDimensions(method: MethodPlan, centre = 0): Dimension[] {
   ]
 }
 
-function standingFooting(post: ResolvedPost): Shape[] {
-  const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
-  if (diameter === undefined || bottom === undefined || (kind !== 'concrete' && kind !== 'stone')) return []
-  return [
-    {
-      key: 'footing',
-      matter: kind === 'stone' ? 'stone' : 'old-concrete',
-      points: box(-diameter / 2, diameter / 2, -bottom, -top),
-      outline: 'thin',
-    },
-  ]
-}
-
 /** What shows of the old footing beside a new hole. */
 function oldFootingLeft(post: ResolvedPost, newDiameter: Metres): Shape[] {
   return standingFooting(post)
@@ -284,8 +266,3 @@ function decayNotes(post: ResolvedPost, along: Metres): Note[] {
     ? [{ key: 'decay', at: [-along / 2, 0], text: 'soft wood', side: 'left' }]
     : []
 }
-
-const buriedDepth = (line: ResolvedLine, post: ResolvedPost): Metres => Math.max(0, post.length - line.height)
-
-const materialOf = (post: ResolvedPost): 'wood' | 'steel' | 'concrete' =>
-  post.material === 'steel' ? 'steel' : post.material === 'concrete' ? 'concrete' : 'wood'

@@ -1,15 +1,27 @@
 import { leanSlopes } from '../setout/lean'
 import type { Metres } from '../units/types'
 import { postState, type PostState } from './postState'
-import type { Job } from './types'
+import type { Job, Post } from './types'
+
+/** A post as the thin line of an overview shows it. */
+export interface PostSummary {
+  station: Metres
+  state: PostState
+  /** Metres for each metre of height, along the line. */
+  lean: number
+}
 
 /** What a list of jobs shows without opening them. */
 export interface JobSummary {
-  lines: { id: string; name: string; length: Metres; posts: { station: Metres; state: PostState; lean: number }[] }[]
+  lines: { id: string; name: string; length: Metres; posts: PostSummary[] }[]
   posts: number
   failed: number
   /** Failed or doubtful posts without a chosen repair. */
   undecided: number
+}
+
+export function postSummary(post: Post): PostSummary {
+  return { station: post.station, state: postState(post), lean: leanSlopes(post.observations?.lean).along }
 }
 
 export function jobSummary(job: Job): JobSummary {
@@ -20,11 +32,7 @@ export function jobSummary(job: Job): JobSummary {
       id: line.id,
       name: line.name ?? line.id,
       length: Math.max(line.length ?? 0, ...line.posts.map((post) => post.station)),
-      posts: line.posts.map((post) => ({
-        station: post.station,
-        state: postState(post),
-        lean: leanSlopes(post.observations?.lean).along,
-      })),
+      posts: line.posts.map(postSummary),
     })),
     posts: posts.length,
     failed: states.filter((state) => state === 'failed').length,

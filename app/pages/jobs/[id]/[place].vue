@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { useEventListener, useMediaQuery } from '@vueuse/core'
-import { leanSlopes } from '~~/core/setout/lean'
-import { postState } from '~~/core/job/postState'
+import { postSummary } from '~~/core/job/summary'
 import { CausePlace, HolePlace, LookPlace, RepairPlace } from '#components'
 import { PLACES, type Place } from '~/composables/places'
-import { useJobKeys } from '~/composables/useJobKeys'
+import { useJobKeys } from '~/composables/useKeys'
 import { useJobStore } from '~/stores/job'
 
 // The drawing stays where it is while the places change beside it.
@@ -25,14 +24,7 @@ const panel = computed(() => PANELS[place.value as keyof typeof PANELS])
 const placeName = computed(() => PLACES.find((each) => each.place === place.value)?.name ?? '')
 const onPhone = useMediaQuery('(max-width: 760px)')
 
-const overview = computed(
-  () =>
-    view.line.value?.posts.map((post) => ({
-      station: post.station,
-      state: postState(post),
-      lean: leanSlopes(post.observations.lean).along,
-    })) ?? [],
-)
+const overview = computed(() => view.line.value?.posts.map(postSummary) ?? [])
 const chosen = computed(() => view.line.value?.posts.findIndex((post) => post.id === view.post.value?.id) ?? 0)
 const overviewWords = computed(() => {
   const failed = overview.value.filter((post) => post.state === 'failed').length

@@ -15,22 +15,39 @@ export const KEYS = [
   { keys: '?', says: 'this list' },
 ] as const
 
-/** Keys of the job screen; they rest while somebody types or a list is open. */
+/** Keys that work on every screen. */
+export function useCommonKeys(): void {
+  const preferences = usePreferencesStore()
+  const finder = useFinder()
+  useKeys({ u: () => preferences.switchUnits(), '/': () => finder.show('find'), '?': () => finder.show('keys') })
+}
+
+/** Runs an action by its key; keys rest while somebody types or a list is open. */
+function useKeys(actions: Record<string, () => unknown>): void {
+  const finder = useFinder()
+  useEventListener('keydown', (event: KeyboardEvent) => {
+    const typing = (event.target as HTMLElement).closest(TYPING)
+    if (typing || finder.open.value || event.ctrlKey || event.metaKey || event.altKey) return
+    const action = actions[event.key]
+    if (!action) return
+    event.preventDefault()
+    action()
+  })
+}
+
+const TYPING = 'input, textarea, select, [role="combobox"], [role="listbox"], [contenteditable]'
+
+/** Keys of the job screen. */
 export function useJobKeys(): void {
   const store = useJobStore()
   const view = useJobView()
-  const preferences = usePreferencesStore()
-  const finder = useFinder()
 
   const actions: Record<string, () => unknown> = {
     ArrowLeft: () => view.walk(-1),
     ArrowRight: () => view.walk(1),
-    u: () => preferences.switchUnits(),
     z: () => store.undo(),
     Z: () => store.redo(),
     n: () => newReading(),
-    '/': () => finder.show('find'),
-    '?': () => finder.show('keys'),
     ...Object.fromEntries(PLACES.map(({ digit, place }) => [digit, () => view.goTo(place)])),
   }
 
@@ -44,14 +61,5 @@ export function useJobKeys(): void {
     })
   }
 
-  useEventListener('keydown', (event: KeyboardEvent) => {
-    const typing = (event.target as HTMLElement).closest(
-      'input, textarea, select, [role="combobox"], [role="listbox"], [contenteditable]',
-    )
-    if (typing || finder.open.value || event.ctrlKey || event.metaKey || event.altKey) return
-    const action = actions[event.key]
-    if (!action) return
-    event.preventDefault()
-    action()
-  })
+  useKeys(actions)
 }
