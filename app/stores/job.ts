@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
 import type { InputError } from '~~/core/errors'
 import { applyCommands, inverseOfAll, type Command } from '~~/core/job/commands'
 import { rebase, type Conflict } from '~~/core/job/merge'
@@ -76,14 +77,18 @@ export const useJobStore = defineStore('job', () => {
 
   /** The server has this version; what waits goes on top. */
   async function settle(document: Job, at: number): Promise<void> {
+    stand(document, at)
+    await storage.jobs.put(keptJob())
+  }
+  function stand(document: Job, at: number): void {
     base.value = document
     version.value = at
     job.value = applyCommands(
       document,
       waiting.value.flatMap((batch) => batch.commands),
     )
-    await storage.jobs.put({ id: id.value, version: at, job: plain(document) })
   }
+  const keptJob = () => ({ id: id.value, version: version.value, job: plain(base.value!) })
 
   /**
    * @returns what is wrong with the edit, in which case nothing has changed
@@ -103,10 +108,13 @@ export const useJobStore = defineStore('job', () => {
 
   async function enqueue(commands: Command[]): Promise<void> {
     const batch: WaitingBatch = { id: newIdentity(), jobId: id.value, commands: plain(commands) }
-    // Shown at once, but listed as saved only after the server's answer.
+    // Shown at once; sent when this device has kept it; called saved after the server's answer.
     job.value = applyCommands(job.value!, batch.commands)
     waiting.value = [...waiting.value, batch]
-    batch.order = await storage.waiting.add({ ...batch })
+    const order = await storage.waiting.add({ ...batch })
+    if (waiting.value.some((each) => each.id === batch.id)) {
+      waiting.value = waiting.value.map((each) => (each.id === batch.id ? { ...each, order } : each))
+    } else await storage.waiting.where({ id: batch.id }).delete()
     void flush()
   }
 
@@ -131,7 +139,7 @@ export const useJobStore = defineStore('job', () => {
     sending = true
     clearTimeout(timer)
     try {
-      while (waiting.value.length > 0 && base.value) await sendFirst()
+      while (waiting.value[0]?.order !== undefined && base.value) await sendFirst()
       reachable.value = true
       pause = FIRST_PAUSE
     } catch (error) {
@@ -167,18 +175,22 @@ export const useJobStore = defineStore('job', () => {
 
   /** Others have written since: key by key, nothing dropped. */
   async function mergeWith({ body }: Refusal): Promise<void> {
-    const { clean, conflicts: met } = rebase(waiting.value, body.theirs ?? [])
-    waiting.value = clean as WaitingBatch[]
+    const mine = waiting.value
+    const { clean, conflicts: met } = rebase(mine, body.theirs ?? [])
+    waiting.value = clean
     conflicts.value = [...conflicts.value, ...met]
     merged.value = true
-    await keepConflicts()
-    await storage.transaction('rw', storage.waiting, async () => {
-      await storage.waiting.where({ jobId: id.value }).delete()
-      await storage.waiting.bulkAdd(
-        clean.map((batch) => ({ id: batch.id, jobId: id.value, commands: plain(batch.commands) })),
-      )
+    stand(body.job!, body.version!)
+    // All or nothing, and only these batches: an edit made meanwhile is kept by its own hand.
+    await storage.transaction('rw', storage.waiting, storage.conflicts, storage.jobs, async () => {
+      await keepConflicts()
+      await storage.jobs.put(keptJob())
+      for (const { id: batch } of mine) {
+        const left = clean.find((each) => each.id === batch)
+        const row = storage.waiting.where({ id: batch })
+        await (left ? row.modify({ commands: plain(left.commands) }) : row.delete())
+      }
     })
-    await settle(body.job!, body.version!)
   }
 
   /** @param keep whose value stands */

@@ -5,9 +5,9 @@ export interface Conflict {
   theirs: Command
 }
 
-export interface Rebase {
+export interface Rebase<Batch extends CommandBatch> {
   /** Batches that touch nothing that the others touched: they go on top as they are. */
-  clean: CommandBatch[]
+  clean: Batch[]
   /** Edits of one key from both sides, for a person to choose from. */
   conflicts: Conflict[]
 }
@@ -21,8 +21,8 @@ export interface Rebase {
  * @param mine   waiting batches in their order
  * @param theirs commands applied since the version that `mine` was made on
  */
-export function rebase(mine: readonly CommandBatch[], theirs: readonly Command[]): Rebase {
-  const clean: CommandBatch[] = []
+export function rebase<Batch extends CommandBatch>(mine: readonly Batch[], theirs: readonly Command[]): Rebase<Batch> {
+  const clean: Batch[] = []
   const conflicts: Conflict[] = []
   for (const batch of mine) {
     const kept: Command[] = []
