@@ -101,6 +101,17 @@ test('the application itself opens without a signal once it has been here', asyn
   await context.close()
 })
 
+test('a job that could not be opened opens by itself when the signal is back', async ({ page, context, request }) => {
+  const id = await importJob(request, trialJob('Late signal'))
+  await page.route('**/api/**', (route) => route.abort())
+  await open(page, `/jobs/${id}/look?post=T3`)
+  await expect(page.getByRole('alert')).toContainText('No connection.')
+  await page.unroute('**/api/**')
+  await context.setOffline(true)
+  await context.setOffline(false)
+  await expect(page.getByRole('heading', { name: 'T3: what do you see?' })).toBeVisible()
+})
+
 test('without a signal edits wait on the device, survive a reload and go when the signal is back', async ({
   page,
   context,
@@ -108,6 +119,8 @@ test('without a signal edits wait on the device, survive a reload and go when th
 }) => {
   const id = await importJob(request, trialJob('No signal'))
   await open(page, `/jobs/${id}/look?post=T3`)
+  // The signal goes when the job is open: one that was never here cannot open without it.
+  await expectSaved(page)
   await page.route('**/api/**', (route) => route.abort())
   await answer(page, 'at the ground line').click()
   await answer(page, 'easily').click()

@@ -42,7 +42,7 @@ watch(
   (id) => id && store.open(String(id)),
   { immediate: true },
 )
-useEventListener('online', () => void store.flush())
+useEventListener('online', () => void store.refresh())
 useEventListener('focus', () => void store.refresh())
 </script>
 
