@@ -1,5 +1,6 @@
 import type { CauseTables } from './cause/tables'
 import type { Filling, Mix } from './concrete/bags'
+import type { SupplyRow } from './concrete/supply'
 import type { AnySoil } from './ground/soil'
 import type { Exposure, LineKind, Material } from './job/types'
 import type { RepairParts } from './repair/parts'
@@ -51,6 +52,7 @@ export interface Tables {
   materials: Materials
   mixes: readonly Mix[]
   fillings: readonly Filling[]
+  supply: readonly SupplyRow[]
   solidity: Record<LineKind, number>
   exposures: Record<Exposure, { name: string; factor: number }>
   parts: RepairParts

@@ -5,6 +5,7 @@ import { materials } from './materials'
 import { fillings, mixes } from './mixes'
 import { parts } from './parts'
 import { soils } from './soils'
+import { supply } from './supply'
 
 /** The product's own working values: shown as such, replaceable for a workspace and for a job. */
 export const tables: Tables = {
@@ -12,6 +13,7 @@ export const tables: Tables = {
   materials,
   mixes,
   fillings,
+  supply,
   parts,
   causes: { causes, priorRules, evidence },
   // Solid area over gross area.

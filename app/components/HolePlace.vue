@@ -8,6 +8,7 @@ import { tables } from '~~/data/tables'
 import { useJobStore } from '~/stores/job'
 import { usePreferencesStore } from '~/stores/preferences'
 import { depthRow } from '~/drawing/gustRows'
+import { orderFigure, waterWords } from '~/words'
 
 /** Depth, width, bags and water of the hole of the chosen repair. */
 const store = useJobStore()
@@ -49,12 +50,8 @@ const fillingItems = computed(() =>
     .map((each) => ({ value: each.key, title: each.name })),
 )
 const filling = computed(() => tables.fillings.find((each) => each.key === concrete.value?.filling))
-const waterWords = computed(() => {
-  const { ruleWater, water } = concrete.value!.bags
-  const off = ruleWater - water
-  if (filling.value?.water !== 'third-of-hole') return `${litres(water / concrete.value!.bags.count)} L to each bag.`
-  return `A third of the hole is ${litres(ruleWater)} L: ${litres(Math.abs(off))} too ${off > 0 ? 'much' : 'little'}. Count the litres.`
-})
+const order = computed(() => orderFigure(mix.value!, concrete.value!.bags, concrete.value!.concrete))
+const water = computed(() => waterWords(mix.value!, filling.value!, concrete.value!.bags, concrete.value!.fill))
 </script>
 
 <template>
@@ -77,13 +74,15 @@ const waterWords = computed(() => {
       <p>{{ reason }}</p>
       <div class="panel-section figures">
         <p class="figure">
-          {{ concrete.bags.count }}<small>bags, {{ mix?.name }}</small>
+          {{ order.value }}<small>{{ order.unit }}</small>
         </p>
-        <p class="figure">{{ litres(concrete.bags.water) }}<small>L water</small></p>
+        <p v-if="concrete.bags.water" class="figure">{{ litres(concrete.bags.water) }}<small>L water</small></p>
       </div>
       <p>
-        {{ litres(concrete.concrete) }} L of concrete with {{ Math.round(concrete.overdig * 100) }} % over-dig,
-        {{ concrete.bags.exactCount.toFixed(1) }} bags. {{ waterWords }}
+        {{ litres(concrete.concrete) }} L of concrete with {{ Math.round(concrete.overdig * 100) }} % over-dig<template
+          v-if="mix?.supply === 'bag'"
+          >, {{ concrete.bags.exactCount.toFixed(1) }} bags</template
+        >. {{ water }}
       </p>
       <p class="soft">
         {{ (concrete.bags.strength / 1e6).toFixed(0) }} MPa at 28 days. {{ litres(concrete.spoil) }} L of loose

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { depthReason } from '~~/core/job/recommend'
+import { row } from '~~/core/tables'
 import { litres, showGust, showMinutes } from '~~/core/units/quantity'
 import { returnPeriodWords } from '~~/core/wind/returnPeriod'
 import { tables } from '~~/data/tables'
 import { useJobStore } from '~/stores/job'
 import { usePreferencesStore } from '~/stores/preferences'
 import { methodRow, standingRow } from '~/drawing/gustRows'
-import { inHundred, strengthWords } from '~/words'
+import { concreteItems, inHundred, strengthWords } from '~/words'
 
 /** The page to print and hand over: what failed, what was chosen and why, what to do. */
 const store = useJobStore()
@@ -30,9 +31,7 @@ const nameOf = (rowsOf: readonly { key: string; name: string }[], key?: string) 
 const materials = computed(() => {
   const { concrete, parts } = method.value
   return [
-    concrete &&
-      `${concrete.bags.count} bags of ${nameOf(tables.mixes, concrete.mix)} (${concrete.bags.exactCount.toFixed(1)} by measure)`,
-    concrete && `${litres(concrete.bags.water)} L of water`,
+    ...(concrete ? concreteItems(row(tables.mixes, concrete.mix), concrete) : []),
     concrete && concrete.stone > 0 && `${litres(concrete.stone)} L of stone for the bed`,
     parts?.spur && `1 × ${nameOf(tables.parts.spurs, parts.spur)}`,
     parts?.fixing && `2 × ${nameOf(tables.parts.fixings, parts.fixing)}`,

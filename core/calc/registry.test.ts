@@ -110,6 +110,62 @@ describe('named calculations', () => {
     expect(() => run(name, input)).toThrow(expect.objectContaining({ key }))
   })
 
+  it('turns map figures into the 50-year gust', () => {
+    expect(run('gust50', { figure: 'gust-700', speed: 48 }).gust50).toBeCloseTo(37.97, 2)
+  })
+
+  it('gives sections with soft faces, a rotten heart or a bore', () => {
+    const post = { shape: 'rectangle', along: 0.1, across: 0.1 }
+    const faces = { start: 0, end: 0, front: 0.02, back: 0 }
+    expect(run('section', { ...post, soft: faces }).modulus).toBeCloseTo((0.1 * 0.08 ** 2) / 6, 12)
+    expect(run('section', { ...post, shell: 0.02 }).area).toBeCloseTo(0.01 - 0.06 ** 2, 12)
+    expect(run('section', { ...post, bore: 0.012 }).modulus).toBeCloseTo((0.088 * 0.1 ** 2) / 6, 12)
+    expect(() => run('section', { ...post, bore: 0.012, soft: 0.01 })).toThrow(InputError)
+    expect(() => run('section', { ...post, soft: { ...faces, back: -1 } })).toThrow('soft.back is -1')
+  })
+
+  it('finds the cheapest hole and draws the curve of the ground', () => {
+    const found = run('find-hole', {
+      soil: 'firm-clay',
+      force: 1200,
+      height: 0.94,
+      post: { shape: 'rectangle', along: 0.1, across: 0.1 },
+      frostDepth: 0.45,
+      minimumDepth: 0.6,
+      diameters: [0.3, 0.25, 0.4],
+      reach: 1.2,
+    }) as { best: { cost: number }; curve: { cost: number; outOfReach: boolean }[] }
+    expect(found.curve).toHaveLength(3)
+    expect(found.best.cost).toBe(Math.min(...found.curve.filter((hole) => !hole.outOfReach).map((hole) => hole.cost)))
+    const { points } = run('moment-rotation', {
+      soil: 'firm-clay',
+      segments: [{ top: 0, bottom: 0.6, width: 0.25 }],
+      height: 0.94,
+      points: 12,
+    }) as { points: { moment: number; rotation: number }[] }
+    expect(points).toHaveLength(12)
+    expect(points.at(-1)!.moment).toBeCloseTo(0.98 * 1737 * 0.94, -1)
+    for (const [i, point] of points.entries())
+      if (i > 0) expect(point.rotation).toBeGreaterThan(points[i - 1]!.rotation)
+  })
+
+  it('answers for sleeves, plates, piers and the supply of concrete', () => {
+    expect(run('sleeve-play', { clearance: 0.001, insertion: 0.5, height: 1 })).toEqual({
+      rotation: 0.004,
+      topOffset: 0.004,
+    })
+    const plate = { moment: 1000, anchors: 4, anchorsInTension: 2, edgeToAnchors: 0.15, concrete: 25e6, depth: 0.08 }
+    expect(run('base-plate', plate).tension).toBeCloseTo(3704, 0)
+    expect(run('base-plate', plate).over).toBeCloseTo(25_044, 0)
+    expect(run('pier', { load: 6000, base: 0.0707, soil: 'firm-clay', formDepth: 0.6, taperArea: 0.05 })).toMatchObject(
+      {
+        holds: true,
+        uplift: 720,
+      },
+    )
+    expect(run('supply', { volume: 0.4 }).options).toHaveLength(3)
+  })
+
   it('lists inputs and outputs of every one', () => {
     for (const { name, says, inputs, outputs } of calculations) {
       expect(says, name).toBeTruthy()

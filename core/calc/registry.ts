@@ -2,8 +2,22 @@ import { InputError } from '../errors'
 import type { Tables } from '../tables'
 import type { Calculation } from './calculation'
 import { diagnoseCalculation } from './cause'
-import { bags, handBatchCalculation, holeVolume, sectionCalculation, settingCalculation } from './concrete'
-import { codeDepthCalculation, codeForceCalculation, postInGround } from './ground'
+import {
+  bags,
+  handBatchCalculation,
+  holeVolume,
+  sectionCalculation,
+  settingCalculation,
+  supplyCalculation,
+} from './concrete'
+import {
+  codeDepthCalculation,
+  codeForceCalculation,
+  findHoleCalculation,
+  momentRotationCalculation,
+  postInGround,
+} from './ground'
+import { basePlateCalculation, pierCalculation, sleevePlayCalculation } from './members'
 import {
   gateOpeningCalculation,
   lean,
@@ -12,21 +26,28 @@ import {
   stringLineCalculation,
   stringSagCalculation,
 } from './setout'
-import { returnPeriod, windCoefficient, windForce } from './wind'
+import { gust50Calculation, returnPeriod, windCoefficient, windForce } from './wind'
 
 /** Every named calculation: the shell, the route and the calculators offer the same list. */
 export const calculations: readonly Calculation[] = [
   windCoefficient,
   windForce,
   returnPeriod,
+  gust50Calculation,
   codeDepthCalculation,
   codeForceCalculation,
   postInGround,
+  momentRotationCalculation,
+  findHoleCalculation,
   sectionCalculation,
   holeVolume,
   bags,
   handBatchCalculation,
   settingCalculation,
+  supplyCalculation,
+  sleevePlayCalculation,
+  basePlateCalculation,
+  pierCalculation,
   lean,
   stringLineCalculation,
   stringSagCalculation,

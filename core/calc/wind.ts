@@ -2,6 +2,7 @@ import { InputError } from '../errors'
 import { EXPOSURES } from '../job/types'
 import { meanCoefficient } from '../wind/coefficient'
 import { windLoad } from '../wind/force'
+import { gust50From, WIND_FIGURES } from '../wind/gust50'
 import { gustOfReturnPeriod, returnPeriodOfGust } from '../wind/returnPeriod'
 import { calculation, choice, flag, optional, quantity } from './calculation'
 
@@ -68,4 +69,12 @@ export const returnPeriod = calculation({
       ? { gust: gustOfReturnPeriod(returnYears!, gust50) }
       : { returnYears: returnPeriodOfGust(gust, gust50) }
   },
+})
+
+export const gust50Calculation = calculation({
+  name: 'gust50',
+  says: 'the 50-year 3-second gust from a map figure of another kind',
+  inputs: { figure: choice(WIND_FIGURES.map(({ key }) => key)), speed: quantity(5, 150, 'm/s') },
+  outputs: { gust50: 'm/s' },
+  run: ({ figure, speed }) => ({ gust50: gust50From(figure, speed) }),
 })

@@ -1,11 +1,20 @@
 import { InputError } from '../errors'
 import type { Section } from '../timber/section'
-import type { CubicMetres, Kilograms, Minutes, Pascals } from '../units/types'
+import type { CubicMetres, Kilograms, Metres, Minutes, Pascals } from '../units/types'
+import { BAG, BARROW, handBatch, handBatchStrength, inBatches, type Batches, type HandBatch } from './handBatch'
 import { freeVolume, type HoleShape } from './volume'
 
-export interface Mix {
+interface MixBase {
   key: string
   name: string
+  /** At 20 °C. */
+  stiffens: Minutes
+  hard: Minutes
+}
+
+/** Dry mix in bags, bought whole. */
+export interface BaggedMix extends MixBase {
+  supply: 'bag'
   /** Of one bag, kg. */
   mass: Kilograms
   /** Concrete from one bag, m³. */
@@ -15,34 +24,56 @@ export interface Mix {
   waterOnTop?: CubicMetres
   /** Share of cement in the dry mass. */
   cementShare: number
-  /** At 20 °C. */
-  stiffens: Minutes
-  hard: Minutes
   /** 28-day strength at the label's water. */
   strength: Pascals
 }
+
+/** Cement and all-in ballast, batched by hand. */
+export interface BatchMix extends MixBase {
+  supply: 'batch'
+  /** Ballast to cement by loose volume. */
+  ratio: number
+  waterCement: number
+  /** Water in the ballast over its dry mass. */
+  moisture: number
+}
+
+/** Ready from the lorry. */
+export interface DeliveredMix extends MixBase {
+  supply: 'lorry'
+  strength: Pascals
+}
+
+export type Mix = BaggedMix | BatchMix | DeliveredMix
 
 export interface Filling {
   key: string
   name: string
   how: string
   risk: string
-  /** How the water is measured. */
+  /** How the water is measured; none where no concrete is poured. */
   water: 'mixed' | 'on-top' | 'third-of-hole' | 'none'
+  /** Placed in layers of this thickness, m. */
+  layer?: Metres
+  /** Of the filling when it is tamped, kg/m³, where it is not concrete. */
+  density?: Kilograms
 }
 
 export interface BagOrder {
-  /** Whole bags to buy. */
+  /** Whole bags to buy, of mix or of cement and ballast together; none from the lorry. */
   count: number
   exactCount: number
-  /** Water for the whole bags by the label, m³. */
+  /** Water for the whole bags by the label, or to add to the batches, m³. */
   water: CubicMetres
   /** Water that the rule of this filling gives, m³: a third of the hole for water-first. */
   ruleWater: CubicMetres
   /** 28-day strength with the rule's water, Pa. */
   strength: Pascals
+  /** Where cement and ballast are batched by hand. */
+  batch?: HandBatch & { batches: Batches }
 }
 
+const WATER_DENSITY = 1_000
 /** Abrams: eight times weaker for each unit of water over cement. */
 const ABRAMS_BASE = 8
 
@@ -57,21 +88,59 @@ const ABRAMS_BASE = 8
  */
 export function bagOrder(concrete: CubicMetres, mix: Mix, filling: Filling, hole: HoleShape, post?: Section): BagOrder {
   if (filling.water === 'none') throw new InputError('filling', filling.key, 'a filling that uses concrete')
-  const exactCount = concrete / mix.yields
-  const count = Math.ceil(exactCount - 1e-9)
-  const onTop = filling.water === 'on-top'
   if (!takesFilling(mix, filling)) {
     throw new InputError('filling', filling.key, `one that ${mix.name} can take: it must be mixed`)
   }
-  const water = count * (onTop ? mix.waterOnTop! : mix.waterMixed)
+  switch (mix.supply) {
+    case 'bag':
+      return baggedOrder(concrete, mix, filling, hole, post)
+    case 'batch':
+      return batchedOrder(concrete, mix)
+    case 'lorry':
+      return { count: 0, exactCount: 0, water: 0, ruleWater: 0, strength: mix.strength }
+  }
+}
+
+function baggedOrder(
+  concrete: CubicMetres,
+  mix: BaggedMix,
+  filling: Filling,
+  hole: HoleShape,
+  post: Section | undefined,
+): BagOrder {
+  const exactCount = concrete / mix.yields
+  const count = Math.ceil(exactCount - 1e-9)
+  const water = count * (filling.water === 'on-top' ? mix.waterOnTop! : mix.waterMixed)
   const ruleWater = filling.water === 'third-of-hole' ? thirdOfHole(hole, post) : water
   const extra = count > 0 ? (ruleWater - water) / count : 0
   return { count, exactCount, water, ruleWater, strength: strengthWithWater(mix, extra) }
 }
 
-/** Ordinary concrete has to be mixed: it cannot be poured dry with water on top. */
+function batchedOrder(concrete: CubicMetres, { ratio, waterCement, moisture }: BatchMix): BagOrder {
+  const batch = handBatch(concrete, ratio, waterCement, moisture)
+  const water = batch.water / WATER_DENSITY
+  return {
+    count: batch.bagsCement + batch.bagsBallast,
+    exactCount: (batch.cement + batch.ballast) / BAG,
+    water,
+    ruleWater: water,
+    strength: handBatchStrength(waterCement),
+    batch: { ...batch, batches: inBatches(batch, concrete, BARROW) },
+  }
+}
+
+/** Ordinary concrete has to be mixed: it cannot be poured dry with water on top. Stone and soil take no mix. */
 export function takesFilling(mix: Mix, filling: Filling): boolean {
-  return filling.water !== 'on-top' || mix.waterOnTop !== undefined
+  switch (filling.water) {
+    case 'mixed':
+      return true
+    case 'on-top':
+      return mix.supply === 'bag' && mix.waterOnTop !== undefined
+    case 'third-of-hole':
+      return mix.supply === 'bag'
+    case 'none':
+      return false
+  }
 }
 
 function thirdOfHole(hole: HoleShape, post: Section | undefined): CubicMetres {
@@ -85,9 +154,7 @@ function thirdOfHole(hole: HoleShape, post: Section | undefined): CubicMetres {
  * @source Abrams 1918, bulletin 1, Lewis Institute
  * @example strengthWithWater(postMix20, 0.001) // 0.56 of its class: Δ(w/c) is 0.278
  */
-export function strengthWithWater(mix: Mix, extra: CubicMetres): Pascals {
+export function strengthWithWater(mix: BaggedMix, extra: CubicMetres): Pascals {
   const change = (Math.max(0, extra) * WATER_DENSITY) / (mix.cementShare * mix.mass)
   return mix.strength * ABRAMS_BASE ** -change
 }
-
-const WATER_DENSITY = 1_000

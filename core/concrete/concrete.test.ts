@@ -3,11 +3,12 @@ import { describe, expect, it } from 'vitest'
 import { InputError } from '../errors'
 import { row } from '../tables'
 import { tables } from '../testing'
-import { bagOrder, strengthWithWater } from './bags'
+import { bagOrder, strengthWithWater, takesFilling, type BaggedMix } from './bags'
+import { fillQuantities } from './fill'
 import { holeVolumes, type HoleShape } from './volume'
 
 const post = { shape: 'rectangle' as const, along: 0.1, across: 0.1 }
-const postMix = row(tables.mixes, 'post-mix-20')
+const postMix = row(tables.mixes, 'post-mix-20') as BaggedMix
 const filling = (key: string) => row(tables.fillings, key)
 
 describe('volume of a hole', () => {
@@ -82,5 +83,49 @@ describe('bags and water', () => {
 
   it('refuses to pour a mix dry that has to be mixed', () => {
     expect(() => bagOrder(0.04, row(tables.mixes, 'general-20'), filling('dry-pour'), hole)).toThrow(InputError)
+  })
+
+  it('batches cement and ballast by hand, and takes the lorry as it comes', () => {
+    const batched = bagOrder(0.1, row(tables.mixes, 'hand-batch'), filling('wet-barrow'), hole)
+    // 27.9 kg of cement and 191.9 kg of dry ballast, damp by 3 %.
+    expect(batched.batch).toMatchObject({ bagsCement: 2, bagsBallast: 8 })
+    expect(batched.batch!.ballast).toBeCloseTo(191.9 * 1.03, 0)
+    expect(batched.water * 1e3).toBeCloseTo(16.7 - 191.9 * 0.03, 0)
+    expect(batched.batch!.batches.count).toBe(3)
+    expect(batched.count).toBe(10)
+    expect(bagOrder(0.1, row(tables.mixes, 'mixer-truck'), filling('wet-barrow'), hole)).toMatchObject({
+      count: 0,
+      water: 0,
+      strength: 25e6,
+    })
+  })
+
+  it('knows which filling takes which mix', () => {
+    const taken = (mix: string) =>
+      tables.fillings.filter((each) => takesFilling(row(tables.mixes, mix), each)).map((each) => each.key)
+    expect(taken('post-mix-20')).toEqual(['wet-barrow', 'dry-pour', 'water-first', 'layered'])
+    expect(taken('general-27')).toEqual(['wet-barrow', 'water-first', 'layered'])
+    expect(taken('hand-batch')).toEqual(['wet-barrow', 'layered'])
+    expect(() => bagOrder(0.04, postMix, filling('stone'), hole)).toThrow(InputError)
+  })
+})
+
+describe('what is counted while the hole is filled', () => {
+  it('layers and litres', () => {
+    const order = { count: 4, water: 0.0112 }
+    expect(fillQuantities(filling('layered'), 0.036, 0.6, order)).toMatchObject({
+      layers: 4,
+      waterPerLayer: expect.closeTo(0.0028, 9),
+      waterPerBag: expect.closeTo(0.0028, 9),
+    })
+    expect(fillQuantities(filling('water-first'), 0.036, 0.6, order)).toEqual({ waterPerBag: 0.0028 })
+  })
+  it('layers and mass of stone and of soil', () => {
+    expect(fillQuantities(filling('stone'), 0.036, 0.6)).toMatchObject({
+      layers: 5,
+      layerThickness: 0.12,
+      mass: expect.closeTo(72, 9),
+    })
+    expect(fillQuantities(filling('tamped-soil'), 0.036, 0.65)).toMatchObject({ layers: 7 })
   })
 })

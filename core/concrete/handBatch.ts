@@ -5,7 +5,8 @@ const CEMENT = { solid: 3150, loose: 1440 }
 const BALLAST = { solid: 2650, loose: 1650 }
 const WATER = 1000
 const AIR = 0.02
-const BAG: Kilograms = 25
+/** Cement and ballast as sold, kg. */
+export const BAG: Kilograms = 25
 
 export interface HandBatch {
   cement: Kilograms

@@ -16,7 +16,7 @@ import {
   weatherWarnings,
   type Hardening,
 } from './setting'
-import { brokenOut, concreteSupply } from './supply'
+import { brokenOut, concreteSupply, supplyOptions } from './supply'
 
 const normal: Hardening = { kind: 'cement', cement: 'normal' }
 const postMix = mixPour(row(tables.mixes, 'post-mix-20'))
@@ -142,6 +142,23 @@ describe('around the pour', () => {
       'delivered',
       'mixer',
     ])
+  })
+  it('shows every supply with its time and cost, one of them to take', () => {
+    const options = supplyOptions(0.8, 12, tables.supply)
+    expect(options.map(({ key }) => key)).toEqual(['barrow', 'mixer', 'delivered'])
+    expect(options.filter(({ recommended }) => recommended).map(({ key }) => key)).toEqual(['delivered'])
+    expect(options[2]).toMatchObject({ minutes: 45 + 0.8 * 72, cost: 6000 + 0.8 * 17000 })
+    // Half a cubic metre is the least that a lorry brings.
+    expect(supplyOptions(0.1, 12, tables.supply)[2]!.cost).toBe(6000 + 0.5 * 17000)
+    expect(supplyOptions(0.8, 60, tables.supply)[2]!.because).toMatch(/further than 30 m/)
+    expect(supplyOptions(0, 12, tables.supply).every(({ cost, minutes }) => cost === 0 && minutes === 0)).toBe(true)
+  })
+  it('gives early milestones as a range', () => {
+    const { milestones, expected } = setting(held(5))
+    expect(milestones.props).toBeCloseTo(67.9, 1)
+    expect(expected.props).toEqual({ from: expect.closeTo(50.9, 1), to: expect.closeTo(84.9, 1) })
+    // The gate's share comes after three days at 20 °C: no range.
+    expect(expected.gate).toEqual({ from: milestones.gate, to: milestones.gate })
   })
   it('weighs old concrete in lifts', () => {
     expect(brokenOut(0.0226)).toMatchObject({ mass: expect.closeTo(53.1, 1), lifts: 3 })

@@ -1,5 +1,6 @@
 import type { Minutes, Pascals } from '../units/types'
 import type { Mix } from './bags'
+import { handBatchStrength } from './handBatch'
 
 export type Hours = number
 export type Celsius = number
@@ -127,6 +128,8 @@ export interface Setting {
   workingMinutes: Minutes | null
   /** Hours from the pour; null where the last temperature never brings it. */
   milestones: Record<Milestone['key'], Hours | null>
+  /** Between which hours each is to be expected. */
+  expected: Record<Milestone['key'], { from: Hours; to: Hours } | null>
 }
 
 /**
@@ -138,17 +141,18 @@ export function setting(question: SettingQuestion): Setting {
   const { hardening, stiffens, strength, temperatures, hours } = question
   const age = equivalentAge(temperatures, hours)
   const atPour = hardeningRate(temperatures[0]!)
-  const hoursTo = ({ share, strength: least }: Milestone): Hours | null => {
+  const reached = MILESTONES.map(({ key, share, strength: least }) => {
     const wanted = least !== undefined && strength !== undefined ? Math.max(share, least / strength) : share
-    return wanted > 1 ? null : hoursToAge(ageOfShare(wanted, hardening), temperatures)
-  }
+    const ageThen = ageOfShare(Math.min(1, wanted), hardening)
+    const hoursThen = wanted > 1 ? null : hoursToAge(ageThen, temperatures)
+    return { key, hours: hoursThen, expected: hoursThen === null ? null : expectedBetween(hoursThen, ageThen) }
+  })
   return {
     equivalentAge: age,
     share: strengthShare(age, hardening),
     workingMinutes: atPour > 0 ? stiffens / atPour : null,
-    milestones: Object.fromEntries(
-      MILESTONES.map((milestone) => [milestone.key, hoursTo(milestone)]),
-    ) as Setting['milestones'],
+    milestones: Object.fromEntries(reached.map((each) => [each.key, each.hours])) as Setting['milestones'],
+    expected: Object.fromEntries(reached.map((each) => [each.key, each.expected])) as Setting['expected'],
   }
 }
 
@@ -164,6 +168,22 @@ export function hoursToAge(age: Hours, temperatures: readonly Celsius[]): Hours 
   return rate > 0 ? temperatures.length + (age - reached) / rate : null
 }
 
+/** Before three days the strength curve is a rough guide: share of the time either way. */
+const ROUGH_BEFORE: Hours = 72
+const ROUGH = 0.25
+
+/**
+ * Between which hours a milestone is to be expected.
+ *
+ * @param age equivalent age at the milestone, h
+ * @source EN 1992-1-1 eq. 3.2 is given from three days on; ± 25 % before, a working value
+ * @example expectedBetween(67.9, 19.9) // from 50.9 to 84.9 h
+ */
+export function expectedBetween(hours: Hours, age: Hours): { from: Hours; to: Hours } {
+  const rough = age < ROUGH_BEFORE ? ROUGH : 0
+  return { from: hours * (1 - rough), to: hours * (1 + rough) }
+}
+
 /** Times of ordinary concrete at 20 °C. */
 const ORDINARY_STIFFENS: Minutes = 90
 
@@ -172,11 +192,12 @@ export function cementPour(cement: Cement): Pick<SettingQuestion, 'hardening' | 
   return { hardening: { kind: 'cement', cement }, stiffens: ORDINARY_STIFFENS }
 }
 
-/** A pour of a bagged mix: one that is hard within the hour is a fast one. */
+/** A pour of a mix: one that is hard within the hour is a fast one. */
 export function mixPour(mix: Mix): Omit<SettingQuestion, 'temperatures'> {
   const fast = mix.hard < 60
   const hardening: Hardening = fast ? { kind: 'fast', hard: mix.hard } : { kind: 'cement', cement: 'normal' }
-  return { hardening, stiffens: mix.stiffens, strength: mix.strength }
+  const strength = mix.supply === 'batch' ? handBatchStrength(mix.waterCement) : mix.strength
+  return { hardening, stiffens: mix.stiffens, strength }
 }
 
 /** Concrete must not freeze before it is this strong, after ACI 306, Pa. */

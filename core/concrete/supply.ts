@@ -1,6 +1,33 @@
-import type { CubicMetres, Kilograms, Metres } from '../units/types'
+import type { CubicMetres, Kilograms, Metres, Minutes } from '../units/types'
 
 export type Supply = 'barrow' | 'mixer' | 'delivered'
+
+/** What a way of getting concrete takes; a workspace puts its own figures here. */
+export interface SupplyRow {
+  key: Supply
+  name: string
+  /** Set-up, hire or waiting for the lorry. */
+  fixedMinutes: Minutes
+  minutesPerCubicMetre: Minutes
+  /** To carry a cubic metre over a metre; none where it is mixed beside the hole. */
+  carryingMinutes: Minutes
+  /** Money in minor units. */
+  fixedCost: number
+  costPerCubicMetre: number
+  /** Least that is sold, m³. */
+  least: CubicMetres
+}
+
+export interface SupplyOption {
+  key: Supply
+  name: string
+  minutes: Minutes
+  /** Minor units, without labour. */
+  cost: number
+  /** Whether it is the one to take, and why the others are not. */
+  recommended: boolean
+  because: string
+}
 
 /** Volumes up to which barrow and mixer make sense, and how far a lorry's concrete is carried. */
 const BARROW_UP_TO: CubicMetres = 0.15
@@ -16,6 +43,37 @@ export function concreteSupply(volume: CubicMetres, fromLorry: Metres): Supply {
   if (volume < BARROW_UP_TO) return 'barrow'
   if (volume <= MIXER_UP_TO || fromLorry > REACH) return 'mixer'
   return 'delivered'
+}
+
+/**
+ * Every way of getting a day's concrete with its time and its cost, the one to take marked.
+ *
+ * @param volume    of the whole day, m³
+ * @param fromLorry to the holes, m
+ * @example 0.4 m³: the mixer, and what barrow and lorry would take instead
+ */
+export function supplyOptions(volume: CubicMetres, fromLorry: Metres, rows: readonly SupplyRow[]): SupplyOption[] {
+  const taken = concreteSupply(volume, fromLorry)
+  return rows.map((row) => ({
+    key: row.key,
+    name: row.name,
+    minutes: volume > 0 ? row.fixedMinutes + volume * (row.minutesPerCubicMetre + row.carryingMinutes * fromLorry) : 0,
+    cost: volume > 0 ? Math.round(row.fixedCost + Math.max(row.least, volume) * row.costPerCubicMetre) : 0,
+    recommended: row.key === taken,
+    because: supplyReason(row.key, volume, fromLorry),
+  }))
+}
+
+function supplyReason(key: Supply, volume: CubicMetres, fromLorry: Metres): string {
+  switch (key) {
+    case 'barrow':
+      return volume < BARROW_UP_TO ? 'a small day' : `more than ${BARROW_UP_TO} m³ wears people out`
+    case 'mixer':
+      return volume < BARROW_UP_TO ? 'not worth the hire' : volume <= MIXER_UP_TO ? 'a mixer’s day' : 'many batches'
+    case 'delivered':
+      if (fromLorry > REACH) return `further than ${REACH} m from the lorry`
+      return volume > MIXER_UP_TO ? 'a large day within reach of the lorry' : 'less than is worth a lorry'
+  }
 }
 
 export const OLD_CONCRETE_DENSITY = 2_350

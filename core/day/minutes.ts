@@ -7,15 +7,17 @@ export interface WorkQuantities {
   dug: CubicMetres
   diggingFactor: number
   oldConcrete: CubicMetres
-  bags: number
+  /** Concrete mixed on site, and concrete placed, m³. */
+  mixed: CubicMetres
+  placed: CubicMetres
 }
 
 /**
  * Working minutes of one post, without waiting.
  *
  * @source rates are working values: 35 L of loam per 10 min by hand digger, 6 L of old concrete
- *   per 10 min with a breaker, 6 min to mix a bag and 3 to place it
- * @example 58 L in firm clay, no old concrete, 5 bags, 70 min fixed: 70 + 17 + 45 = 132 min
+ *   per 10 min with a breaker, 6 min to mix a bag of 10 L and 3 to place it
+ * @example 58 L in firm clay, no old concrete, 50 L mixed, 70 min fixed: 70 + 17 + 45 = 132 min
  */
 export function workMinutes(quantities: WorkQuantities, rates: WorkRates): Minutes {
   const litres = quantities.dug * 1e3
@@ -24,6 +26,10 @@ export function workMinutes(quantities: WorkQuantities, rates: WorkRates): Minut
     quantities.fixedMinutes +
     (litres / rates.digging) * quantities.diggingFactor +
     oldLitres / rates.breaking +
-    quantities.bags * (rates.mixingPerBag + rates.placingPerBag)
+    (quantities.mixed / BAG_YIELDS) * rates.mixingPerBag +
+    (quantities.placed / BAG_YIELDS) * rates.placingPerBag
   )
 }
+
+/** Concrete of the bag that the rates speak of, m³. */
+const BAG_YIELDS: CubicMetres = 0.01

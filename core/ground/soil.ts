@@ -10,6 +10,8 @@ interface SoilBase {
   saturatedUnitWeight: number
   /** Presumptive lateral pressure per metre of depth, Pa/m; null where the code gives none. */
   lateral: number | null
+  /** Presumptive bearing under a pier, Pa; null where there is none. */
+  bearing: Pascals | null
   /** Dry-season depth that shrinks or stays loose and is not counted, m. */
   drySeasonIgnored: number
   /** Digging rate against loam, and what a hole takes over its plan. */

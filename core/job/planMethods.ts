@@ -1,5 +1,6 @@
 import type { Cause } from '../cause/tables'
 import { bagOrder, takesFilling, type Filling, type Mix } from '../concrete/bags'
+import { fillQuantities } from '../concrete/fill'
 import { overdig } from '../concrete/overdig'
 import { brokenOut } from '../concrete/supply'
 import { holeVolumes, type HoleShape } from '../concrete/volume'
@@ -7,11 +8,11 @@ import { workMinutes } from '../day/minutes'
 import type { PostContext } from '../repair/context'
 import { frostWarnings } from '../ground/frost'
 import { coverOf, LEAST_COVER, type DesignedHole } from '../repair/hole'
-import type { Metres } from '../units/types'
+import type { CubicMetres, Metres } from '../units/types'
 import { givesWay, linkOnGustScale, weakestLink } from '../repair/links'
 import type { MethodDesign, RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
-import { row } from '../tables'
+import { row, type Tables } from '../tables'
 import { sectionSize } from '../timber/section'
 import type { ConcretePlan, MethodPlan, PostPlan } from './planTypes'
 
@@ -61,7 +62,7 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
         dug: concrete?.hole ?? 0,
         diggingFactor: context.soil?.digging ?? 1,
         oldConcrete: design.oldConcrete ?? 0,
-        bags: concrete?.bags.count ?? 0,
+        ...pouredOf(concrete, tables),
       },
       tables.parts.rates,
     ),
@@ -69,6 +70,14 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     cautions: [...cautions, ...(design.cautions ?? []), ...(concrete?.warnings ?? [])],
     leavesUnsolved: unanswered(method.key, context, diagnosis),
   }
+}
+
+/** Whole bags are mixed and placed; the lorry brings it mixed. */
+function pouredOf(concrete: ConcretePlan | undefined, tables: Tables): { mixed: CubicMetres; placed: CubicMetres } {
+  if (!concrete) return { mixed: 0, placed: 0 }
+  const mix = row(tables.mixes, concrete.mix)
+  const placed = mix.supply === 'bag' ? concrete.bags.count * mix.yields : concrete.concrete
+  return { mixed: mix.supply === 'lorry' ? 0 : placed, placed }
 }
 
 function concreteOf(design: MethodDesign, context: PostContext): ConcretePlan | undefined {
@@ -88,6 +97,7 @@ function concreteOf(design: MethodDesign, context: PostContext): ConcretePlan | 
   }
   const over = overdig('post-hole-digger', soil.overdig)
   const volumes = holeVolumes({ hole: shape, post: inConcrete, insets, overdig: over, ground: soil.kind })
+  const order = bagOrder(volumes.concrete, mix, filling, shape, inConcrete)
   const { along, across } = inConcrete ? sectionSize(inConcrete) : { along: 0, across: 0 }
   const cover = coverOf(hole.diameter, along, across)
   return {
@@ -95,7 +105,8 @@ function concreteOf(design: MethodDesign, context: PostContext): ConcretePlan | 
     mix: mix.key,
     filling: filling.key,
     overdig: over,
-    bags: bagOrder(volumes.concrete, mix, filling, shape, inConcrete),
+    bags: order,
+    fill: fillQuantities(filling, volumes.concrete, hole.depth - hole.stoneBed - hole.fillTop, order),
     cover,
     warnings: [...holeWarnings(hole, cover, context), ...fillingWarnings(mix, wanted, context)],
     ...(oldConcrete > 0 ? { oldConcrete: brokenOut(oldConcrete) } : {}),
@@ -121,6 +132,7 @@ function holeWarnings(hole: DesignedHole, cover: Metres, { site }: PostContext):
 }
 
 function fillingWarnings(mix: Mix, wanted: Filling, { post }: PostContext): string[] {
+  if (wanted.water === 'none') return ['This repair is cast in concrete, and is counted so.']
   if (!takesFilling(mix, wanted)) return [`${mix.name} has to be mixed, and is counted so.`]
   const heavy = wanted.water === 'on-top' && post.duty !== 'line'
   return heavy ? ['Dry bags with water on top are for light line posts only.'] : []

@@ -1,6 +1,7 @@
 import type { Evidence, NextCheck } from '../cause/diagnose'
 import type { Cause } from '../cause/tables'
 import type { BagOrder } from '../concrete/bags'
+import type { FillQuantities } from '../concrete/fill'
 import type { HoleVolumes } from '../concrete/volume'
 import type { DesignedHole } from '../repair/hole'
 import type { Link } from '../repair/links'
@@ -73,6 +74,8 @@ export interface ConcretePlan extends HoleVolumes {
   filling: string
   overdig: number
   bags: BagOrder
+  /** Layers and litres to count while filling. */
+  fill: FillQuantities
   /** Least concrete round what stands in it, m. */
   cover: Metres
   /** What is wrong with the hole or its filling, in words. */

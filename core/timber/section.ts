@@ -19,14 +19,28 @@ export interface SectionProperties {
   area: SquareMetres
 }
 
+/** Soft wood measured face by face, m: `start` and `end` look along the line, `front` and `back` across it. */
+export interface SoftFaces {
+  start: Metres
+  end: Metres
+  front: Metres
+  back: Metres
+}
+
 /**
- * Section properties of what is left when every outer face has gone soft.
+ * Section properties of what is left when the outer faces have gone soft.
  *
- * @param soft depth of soft wood on each face, m; what is left may be nothing
+ * @param soft depth of soft wood on every face, or face by face, m; what is left may be nothing.
+ *   Only a solid rectangle knows its faces: other shapes take the deepest of them all round
  * @source elementary bending theory
  * @example sectionProperties({ shape: 'rectangle', along: 0.1, across: 0.1 }).modulus // 1.667e-4 m³
  */
-export function sectionProperties(section: Section, soft: Metres = 0): SectionProperties {
+export function sectionProperties(section: Section, soft: Metres | SoftFaces = 0): SectionProperties {
+  if (typeof soft !== 'number') {
+    const { start, end, front, back } = soft
+    if (section.shape !== 'rectangle') return sectionProperties(section, Math.max(start, end, front, back))
+    return rectangle(Math.max(0, section.along - start - end), Math.max(0, section.across - front - back))
+  }
   switch (section.shape) {
     case 'rectangle':
       return rectangle(left(section.along, soft), left(section.across, soft))

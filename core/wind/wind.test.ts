@@ -2,6 +2,7 @@ import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { meanCoefficient, type Run } from './coefficient'
 import { velocityPressure, windLoad } from './force'
+import { gust50From } from './gust50'
 import { gustOfReturnPeriod, returnPeriodOfGust, returnPeriodWords } from './returnPeriod'
 
 const run: Run = { length: 40, height: 1.83, solidity: 1, cornerAtStart: false, cornerAtEnd: false }
@@ -89,5 +90,23 @@ describe('return periods of EN 1991-1-4 eq. 4.2', () => {
     expect(returnPeriodWords(1.4)).toBe('most years')
     expect(returnPeriodWords(34.2)).toBe('once in 34 years')
     expect(returnPeriodWords(Infinity)).toBe('less than once in 1000 years')
+  })
+})
+
+describe('map figures of another kind', () => {
+  it.each([
+    ['gust-50', 38, 38],
+    ['mean-50', 26, 37.7],
+    ['gust-300', 44.8, 38],
+    ['gust-700', 48, 37.97],
+  ] as const)('%s of %f m/s is %f', (figure, speed, gust50) => {
+    expect(gust50From(figure, speed)).toBeCloseTo(gust50, 1)
+  })
+  it('takes its factors from 0.36 + 0.1 ln 12T', () => {
+    for (const [figure, years] of [
+      ['gust-300', 300],
+      ['gust-700', 700],
+    ] as const)
+      expect(gust50From(figure, 40) * (0.36 + 0.1 * Math.log(12 * years))).toBeCloseTo(40, 0)
   })
 })

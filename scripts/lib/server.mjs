@@ -7,7 +7,7 @@ const STARTS_WITHIN = 60_000
 /**
  * Starts a built server and waits until it answers with its database.
  *
- * @returns { address, stop(), kill(), ended }
+ * @returns the address, `stop` and `kill`, and a promise of its end
  */
 export async function startServer({ build, databaseUrl, host = '127.0.0.1', port, seedDemo = false, quiet = false }) {
   const child = spawn(process.execPath, [join(build, 'server', 'index.mjs')], {
@@ -21,7 +21,7 @@ export async function startServer({ build, databaseUrl, host = '127.0.0.1', port
       HOST: host,
       PORT: String(port),
     },
-    stdio: ['ignore', quiet ? 'ignore' : 'ignore', quiet ? 'ignore' : 'inherit'],
+    stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
     detached: true,
   })
   const ended = new Promise((resolve) => child.once('exit', resolve))

@@ -1,5 +1,5 @@
 import { row } from '../../tables'
-import { sectionProperties } from '../../timber/section'
+import { boredThrough } from '../../timber/cuts'
 import { designHole, holeSegments } from '../hole'
 import { fixingShares, fixingTension } from '../fixings'
 import { bendingLink, proportionalLink, type LinkCapacity, type ProportionalPart } from '../links'
@@ -45,7 +45,7 @@ export const repairSpur: RepairMethod = {
         bendingLink(
           'post',
           'the post at the lower fixing',
-          sectionProperties(drilled(context, fixing.diameter)),
+          boredThrough(post.section, fixing.diameter),
           material,
           Math.max(LEAST_ARM, wind.height - spur.lowerFixing),
           context.cases,
@@ -102,17 +102,3 @@ function fixingLinks(
     ),
   )
 }
-
-/** The fixing's hole takes its diameter out of the width that bends. */
-function drilled({ post, along, across }: PostContext, diameter: number) {
-  return post.section.shape === 'rectangle'
-    ? { ...post.section, along: Math.max(0, along - diameter) }
-    : {
-        shape: 'rectangle' as const,
-        along: Math.max(0, along * ROUND_AS_SQUARE - diameter),
-        across: across * ROUND_AS_SQUARE,
-      }
-}
-
-/** Square of the same modulus as a round post: (3π/16)^⅓ of its diameter. */
-const ROUND_AS_SQUARE = Math.cbrt((3 * Math.PI) / 16)

@@ -1,8 +1,9 @@
 import { row } from '../../tables'
+import { boredLengthwise } from '../../timber/cuts'
 import { sectionProperties } from '../../timber/section'
 import { standingFootingLink, type PostContext } from '../context'
 import { pinBearing } from '../fixings'
-import { gustFor, type LinkCapacity } from '../links'
+import { bendingLink, gustFor, type LinkCapacity } from '../links'
 import { commonRefusals, type RepairMethod } from '../method'
 import { OVER_CODE, type PinPart } from '../parts'
 import { gustOfReturnPeriod } from '../../wind/returnPeriod'
@@ -14,6 +15,8 @@ const WOOD_ACROSS = 2.5e6
 /** Bore at most this share of the post, with this much wood all round, m. */
 const BORE_SHARE = 1 / 3
 const WOOD_ROUND_BORE = 0.025
+/** Wind below the top of the bore does not bend the post there, m. */
+const LEAST_ARM = 0.05
 /** A repair that gives way more often than once in so many years is none. */
 const LEAST_RETURN_YEARS = 10
 
@@ -47,8 +50,9 @@ export const steelPin: RepairMethod = {
     return reasons
   },
   design(context) {
-    const { wind } = context
+    const { wind, post, material, cases } = context
     const pin = chosenPin(context)
+    const width = Math.min(context.along, context.across)
     const section = sectionProperties(pin.section)
     const bearing = pinBearing(wind.height, pin.diameter, pin.insertion, WOOD_ACROSS)
     const footing = standingFootingLink(context)
@@ -60,6 +64,14 @@ export const steelPin: RepairMethod = {
         over: (pin.yield * section.plasticModulus) / wind.height,
       },
       { link: 'wood-round-pin', name: 'the wood round the pin', code: bearing, over: bearing * OVER_CODE },
+      bendingLink(
+        'post',
+        'the post at the top of the bore',
+        boredLengthwise(post.section, Math.min(pin.diameter, width)),
+        material,
+        Math.max(LEAST_ARM, wind.height - pin.insertion),
+        cases,
+      ),
     ]
     if (footing) links.push(footing)
     return {

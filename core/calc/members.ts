@@ -1,0 +1,61 @@
+import { anchorTension, concreteBreakout, thinnestSlab } from '../repair/members/basePlate'
+import { formUplift, pierBearing } from '../repair/members/pier'
+import { sleevePlay } from '../repair/members/sleeve'
+import { calculation, optional, quantity } from './calculation'
+import { soilKey, soilWithFigures } from './fields'
+
+export const sleevePlayCalculation = calculation({
+  name: 'sleeve-play',
+  says: 'how far a lift-out post rocks in its ground sleeve',
+  inputs: {
+    clearance: quantity(0, 0.05, 'm'),
+    insertion: quantity(0.05, 3, 'm'),
+    height: quantity(0, 10, 'm'),
+  },
+  outputs: { rotation: 'rad each way', topOffset: 'm each way' },
+  run: ({ clearance, insertion, height }) => ({ ...sleevePlay(clearance, insertion, height) }),
+})
+
+export const basePlateCalculation = calculation({
+  name: 'base-plate',
+  says: 'tension in the anchors of a base plate, and what the slab holds of one of them',
+  inputs: {
+    moment: quantity(0, 1e6, 'N m'),
+    anchors: quantity(1, 24),
+    anchorsInTension: quantity(1, 24),
+    edgeToAnchors: quantity(0.02, 2, 'm'),
+    deadLoad: optional(quantity(0, 1e6, 'N'), 0),
+    concrete: quantity(5e6, 100e6, 'Pa'),
+    depth: quantity(0.02, 0.6, 'm'),
+    edge: optional(quantity(0.01, 100, 'm')),
+    spacing: optional(quantity(0.02, 100, 'm')),
+  },
+  outputs: { tension: 'N each', code: 'N, breakout', over: 'N, breakout', thinnestSlab: 'm' },
+  run: ({ concrete, depth, edge, spacing, ...load }) => ({
+    tension: anchorTension(load),
+    ...concreteBreakout({ concrete, depth, edge, spacing }),
+    thinnestSlab: thinnestSlab(depth),
+  }),
+})
+
+export const pierCalculation = calculation({
+  name: 'pier',
+  says: 'bearing of a load-bearing pier and the lift on its form; a first look before the licensed one',
+  inputs: {
+    load: quantity(0, 1e7, 'N'),
+    base: quantity(0.005, 20, 'm²'),
+    soil: soilKey,
+    formDepth: optional(quantity(0, 5, 'm'), 0),
+    taperArea: optional(quantity(0, 10, 'm²'), 0),
+  },
+  outputs: {
+    pressure: 'Pa',
+    allowable: 'Pa, null where the soil has no figure',
+    holds: 'true or false',
+    uplift: 'N on the form',
+  },
+  run: ({ load, base, soil, formDepth, taperArea }, tables) => ({
+    ...pierBearing(load, base, soilWithFigures(soil, tables)),
+    uplift: formUplift(formDepth, taperArea),
+  }),
+})
