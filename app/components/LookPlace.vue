@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { InputError } from '~~/core/errors'
-import type { LeanReading, ObservationKey } from '~~/core/job/types'
+import type { LeanReading, ObservationKey } from '~~/core/job/observations'
 import { useJobStore } from '~/stores/job'
 import { BREAK_FACE, COMES_UPRIGHT, FOOTING_FOUND, ONSET, PUSH_PIVOT } from '~/words'
 

@@ -1,6 +1,7 @@
 import { diagnose } from '../cause/diagnose'
 import { InputError } from '../errors'
-import { DUTIES, MATERIALS, type Observations } from '../job/types'
+import { DUTIES, MATERIALS } from '../job/types'
+import type { Observations } from '../job/observations'
 import { calculation, choice, quantity } from './calculation'
 
 export const diagnoseCalculation = calculation({

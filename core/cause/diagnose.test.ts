@@ -1,6 +1,6 @@
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
-import type { Observations } from '../job/types'
+import type { Observations } from '../job/observations'
 import { tables } from '../testing'
 import { diagnose } from './diagnose'
 import { CAUSES, type PostFacts } from './tables'

@@ -1,4 +1,4 @@
-import type { ObservationKey, Observations } from '../job/types'
+import type { ObservationKey, Observations } from '../job/observations'
 import { remembered } from '../numeric/remember'
 import type { Cause, CauseTables, EvidenceRow, PostFacts } from './tables'
 

@@ -1,4 +1,4 @@
-import type { ObservationKey } from '../job/types'
+import type { ObservationKey } from '../job/observations'
 import type { Metres, Minutes } from '../units/types'
 
 export const CAUSES = [

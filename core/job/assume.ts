@@ -1,7 +1,8 @@
 import type { Tables } from '../tables'
 import type { Section } from '../timber/section'
 import type { Metres } from '../units/types'
-import type { Job, Line, Post, Site } from './types'
+import { marksNear } from './marks'
+import type { Job, Line, Mark, Post, Site } from './types'
 
 export interface Assumption {
   /** Null for the site and the line. */
@@ -12,7 +13,9 @@ export interface Assumption {
 }
 
 export type ResolvedSite = Required<Omit<Site, 'name'>> & { name: string }
-export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts'>> & { posts: ResolvedPost[] }
+type Sketched = 'marks' | 'course' | 'levelReference'
+export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sketched>> &
+  Pick<Line, Sketched> & { posts: ResolvedPost[] }
 
 type Given = 'duty' | 'material' | 'section' | 'length' | 'ageYears' | 'soil' | 'saturated'
 export interface ResolvedPost extends Omit<Post, Given>, Required<Pick<Post, Given>> {
@@ -20,6 +23,8 @@ export interface ResolvedPost extends Omit<Post, Given>, Required<Pick<Post, Giv
   /** The stretch of fence that the post carries, m from the start of the line. */
   from: Metres
   to: Metres
+  /** What lies or stands within reach of its hole. */
+  nearMarks: Mark[]
 }
 
 export interface ResolvedJob {
@@ -89,6 +94,7 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
       ...resolvePost(post, height, i === 0 || i === line.posts.length - 1, tables, assumed),
       from: before ? (before.station + post.station) / 2 : Math.min(post.station, 0),
       to: after ? (after.station + post.station) / 2 : Math.max(post.station, length),
+      nearMarks: marksNear(line.marks, post.station),
     }
   })
   return { ...resolved, posts }
@@ -96,6 +102,13 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
 
 function resolvePost(post: Post, fenceHeight: Metres, atEnd: boolean, { defaults }: Tables, assumed: Assumption[]) {
   const take = taker(post.id, '', assumed)
+  if (post.gate && post.gate.leafMass === undefined)
+    assumed.push({
+      post: post.id,
+      key: 'gate.leafMass',
+      value: null,
+      why: 'not weighed: the pull of its leaf is not counted',
+    })
   const section: Section = { shape: 'rectangle', along: defaults.postSize, across: defaults.postSize }
   return {
     ...post,

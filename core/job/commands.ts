@@ -1,5 +1,6 @@
 import { InputError } from '../errors'
-import type { Hole, Job, Line, ObservationKey, Post, RepairChoice, Site } from './types'
+import type { ObservationKey, Reading, ReadingNote } from './observations'
+import type { Hole, Job, Line, Mark, Photograph, Post, RepairChoice, Site } from './types'
 
 /*
  * Every edit is a small named command: it can be undone, replayed and merged key by key.
@@ -9,9 +10,19 @@ import type { Hole, Job, Line, ObservationKey, Post, RepairChoice, Site } from '
 export type Command =
   | { name: 'renameJob'; value: string }
   | { name: 'setSite'; key: keyof Site; value: unknown }
-  | { name: 'setLine'; line: string; key: Exclude<keyof Line, 'id' | 'posts'>; value: unknown }
-  | { name: 'setPost'; line: string; post: string; key: Exclude<keyof Post, 'id' | 'observations'>; value: unknown }
-  | { name: 'setReading'; line: string; post: string; key: ObservationKey; value: unknown }
+  | { name: 'setLine'; line: string; key: Exclude<keyof Line, 'id' | 'posts' | 'marks'>; value: unknown }
+  | {
+      name: 'setPost'
+      line: string
+      post: string
+      key: Exclude<keyof Post, 'id' | 'observations' | 'readings' | 'photographs'>
+      value: unknown
+    }
+  | SetReading
+  | { name: 'putPost'; line: string; post: string; value: Post | null }
+  | { name: 'putMark'; line: string; mark: string; value: Mark | null }
+  | { name: 'putPhotograph'; line: string; post: string; photograph: string; value: Photograph | null }
+  | { name: 'putLine'; line: string; value: Line | null; at?: number }
   | { name: 'chooseRepair'; line: string; post: string; value: string | null }
   | {
       name: 'setRepair'
@@ -22,12 +33,28 @@ export type Command =
     }
   | { name: 'setHole'; line: string; post: string; key: keyof Hole; value: unknown }
 
+interface SetReading {
+  name: 'setReading'
+  line: string
+  post: string
+  key: ObservationKey
+  value: unknown
+  /** Keeps the reading for the record; left out, the observation alone is set. */
+  reading?: ReadingNote
+  /** Takes a reading out of the record again: the way back from the one above. */
+  without?: string
+}
+
 export const COMMAND_NAMES = [
   'renameJob',
   'setSite',
   'setLine',
   'setPost',
   'setReading',
+  'putPost',
+  'putMark',
+  'putPhotograph',
+  'putLine',
   'chooseRepair',
   'setRepair',
   'setHole',
@@ -54,9 +81,23 @@ export function applyCommand(job: Job, command: Command): Job {
     case 'setLine':
       return mapLine(job, command.line, (line) => withKey(line, command.key, command.value))
     case 'setPost':
-      return mapPost(job, command, (post) => withKey(post, command.key, command.value))
+      return command.key === 'station'
+        ? mapLine(job, command.line, (line) =>
+            withPost(line, command.post, withKey(findPost(job, command), 'station', command.value)),
+          )
+        : mapPost(job, command, (post) => withKey(post, command.key, command.value))
     case 'setReading':
-      return mapPost(job, command, (post) => withPart(post, 'observations', command.key, command.value))
+      return mapPost(job, command, (post) => withReading(post, command))
+    case 'putPost':
+      return mapLine(job, command.line, (line) => withPost(line, command.post, command.value))
+    case 'putMark':
+      return mapLine(job, command.line, (line) => withKey(line, 'marks', put(line.marks, command.mark, command.value)))
+    case 'putPhotograph':
+      return mapPost(job, command, (post) =>
+        withKey(post, 'photographs', put(post.photographs, command.photograph, command.value)),
+      )
+    case 'putLine':
+      return withLine(job, command.line, command.value, command.at)
     case 'chooseRepair':
       return mapPost(job, command, (post) => withKey(post, 'repair', chosen(post.repair, command.value)))
     case 'setRepair':
@@ -84,7 +125,20 @@ export function inverseOf(job: Job, command: Command): Command {
     case 'setPost':
       return { ...command, value: findPost(job, command)[command.key] ?? null }
     case 'setReading':
-      return { ...command, value: findPost(job, command).observations?.[command.key] ?? null }
+      return inverseOfReading(findPost(job, command), command)
+    case 'putPost':
+      return { ...command, value: findLine(job, command.line).posts.find(({ id }) => id === command.post) ?? null }
+    case 'putMark':
+      return { ...command, value: findLine(job, command.line).marks?.find(({ id }) => id === command.mark) ?? null }
+    case 'putPhotograph':
+      return {
+        ...command,
+        value: findPost(job, command).photographs?.find(({ id }) => id === command.photograph) ?? null,
+      }
+    case 'putLine': {
+      const at = job.lines.findIndex(({ id }) => id === command.line)
+      return { ...command, value: job.lines[at] ?? null, ...(at < 0 ? {} : { at }) }
+    }
     case 'chooseRepair':
       // A change of method clears the hole, so the whole choice is put back.
       return {
@@ -130,6 +184,14 @@ export function targetOf(command: Command): string[] {
       return [...postTarget(command), command.key]
     case 'setReading':
       return [...postTarget(command), 'observations', command.key]
+    case 'putPost':
+      return postTarget(command)
+    case 'putMark':
+      return ['line', command.line, 'mark', command.mark]
+    case 'putPhotograph':
+      return [...postTarget(command), 'photograph', command.photograph]
+    case 'putLine':
+      return ['line', command.line]
     case 'chooseRepair':
       return [...postTarget(command), 'repair']
     case 'setRepair':
@@ -145,6 +207,43 @@ interface PostAddress {
 }
 
 const postTarget = ({ line, post }: PostAddress) => ['line', line, 'post', post]
+
+/** The observation as it stands now; the reading itself joins those made before. */
+function withReading(post: Post, { key, value, reading, without }: SetReading): Post {
+  const set = withPart(post, 'observations', key, value)
+  if (!reading && without === undefined) return set
+  const kept = (post.readings ?? []).filter(({ id }) => id !== without && id !== reading?.id)
+  const entry: Reading[] = reading ? [{ ...reading, observation: key, value: value ?? null }] : []
+  const readings = [...kept, ...entry]
+  return withKey(set, 'readings', readings.length > 0 ? readings : null)
+}
+
+function inverseOfReading(post: Post, { reading, without, ...command }: SetReading): SetReading {
+  const back: SetReading = { ...command, value: post.observations?.[command.key] ?? null }
+  if (reading) return { ...back, without: reading.id }
+  const taken = post.readings?.find(({ id }) => id === without)
+  if (!taken) return back
+  const { observation: _key, value: _value, ...note } = taken
+  return { ...back, reading: note }
+}
+
+/** Posts stand in the order of their stations, however they came. */
+function withPost(line: Line, id: string, value: Post | null): Line {
+  const posts = put(line.posts, id, value) ?? []
+  return { ...line, posts: [...posts].sort((a, b) => a.station - b.station) }
+}
+
+function withLine(job: Job, id: string, value: Line | null, at = job.lines.length): Job {
+  if (job.lines.some((line) => line.id === id)) return { ...job, lines: put(job.lines, id, value) ?? [] }
+  return value ? { ...job, lines: job.lines.toSpliced(at, 0, value) } : job
+}
+
+/** A list with one thing put in, replaced or taken out; null when nothing is left. */
+function put<T extends { id: string }>(list: readonly T[] = [], id: string, value: T | null): T[] | null {
+  const at = list.findIndex((each) => each.id === id)
+  const rest = value === null ? list.filter((each) => each.id !== id) : at < 0 ? [...list, value] : list.with(at, value)
+  return rest.length > 0 ? [...rest] : null
+}
 
 /** A new method keeps mix and filling; the hole of the old one is gone. */
 function chosen(repair: RepairChoice | undefined, method: string | null): RepairChoice | null {

@@ -12,7 +12,8 @@ import { newJob } from './newJob'
 import { postState } from './postState'
 import { checkJob, readJob } from './schema'
 import { jobSummary } from './summary'
-import type { Job, Observations } from './types'
+import type { Job } from './types'
+import type { Observations } from './observations'
 
 const known = knownKeys(tables)
 const job = jobOf(

@@ -33,10 +33,17 @@ function translate(description: SchemaDescription, key: string): JsonSchema {
         ...(unit ? { description: unit } : {}),
       }
     }
+    case 'mixed':
+      return {}
     case 'lazy':
       return byShape(key)
     default:
-      return { type: description.type, ...choices(description), ...limits(description, 'minLength', 'maxLength') }
+      return {
+        type: description.type,
+        ...choices(description),
+        ...limits(description, 'minLength', 'maxLength'),
+        ...pattern(description),
+      }
   }
 }
 
@@ -71,6 +78,11 @@ function byShape(key: string): JsonSchema {
 function choices({ oneOf }: SchemaDescription): JsonSchema {
   const values = oneOf.filter((value) => value !== undefined)
   return values.length > 0 ? { enum: values } : {}
+}
+
+function pattern({ tests }: SchemaDescription): JsonSchema {
+  const regex = tests.find((test) => test.name === 'matches')?.params?.regex
+  return regex instanceof RegExp ? { pattern: regex.source } : {}
 }
 
 function limits({ tests }: SchemaDescription, least: string, most: string): JsonSchema {

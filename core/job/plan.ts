@@ -12,6 +12,7 @@ import {
 import { hingeForce, leafMoment } from '../repair/loadCases'
 import { givesWay, linkOnGustScale, weakestLink, type LinkCapacity } from '../repair/links'
 import { withAssumptions, type Assumption, type ResolvedPost } from './assume'
+import { markFlags } from './marks'
 import { planDepthRules } from './planDepthRules'
 import { planMethods } from './planMethods'
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, type PostPlan } from './planTypes'
@@ -42,9 +43,10 @@ export function planner(tables: Tables): (job: Job) => Plan {
     const { site, lines, assumed } = withAssumptions(job, tables)
     const now = new Map<string, PlannedPost>()
     const planned = lines.flatMap((line) => {
-      const facts = JSON.stringify([site, { ...line, posts: undefined }])
+      // What is only drawn or kept for the record changes no figure; marks are counted post by post.
+      const facts = JSON.stringify([site, { ...line, posts: undefined, marks: undefined, course: undefined }])
       return line.posts.map((post) => {
-        const key = facts + JSON.stringify(post)
+        const key = facts + JSON.stringify({ ...post, readings: undefined, photographs: undefined })
         const result = known.get(key) ?? planPost(postContext(site, line, post, tables, ground))
         now.set(key, result)
         return result
@@ -128,6 +130,7 @@ function redFlags(post: ResolvedPost, { noFigure, line }: PostContext): string[]
     )
   }
   if (noFigure) flags.push(noFigure.advice)
+  flags.push(...markFlags(post.nearMarks, post.station))
   if (post.observations.groundAround?.includes('root'))
     flags.push(`A root at the post of ${line.name}: ask about tree protection before cutting it.`)
   return flags

@@ -1,4 +1,4 @@
-import { array, boolean, lazy, mixed, number, object, string, type AnyObject } from 'yup'
+import { array, lazy, mixed, number, string } from 'yup'
 import { InputError } from '../errors'
 import {
   DUTIES,
@@ -7,44 +7,19 @@ import {
   JOB_FORMAT,
   JOB_VERSION,
   LINE_KINDS,
+  MARK_KINDS,
   MATERIALS,
-  OBSERVATION_VALUES,
+  SERVICES,
   SEASONS,
   type Job,
 } from './types'
+import { INSTRUMENTS, OBSERVATION_KEYS, OBSERVATION_VALUES } from './observations'
+import { choice, flag, listOfAtMost, name, part, quantity, range, text, time, TIME_SAYS } from './schemaFields'
 import { violationsOf } from './violations'
 
-/*
- * What a job file may hold. Unknown keys are kept. Nothing is coerced: a length typed as text
- * is refused where it stands. Messages say the range only; key and value are added by `readJob`.
- */
+/* What a job file may hold. Unknown keys are kept. */
 
-const range = (minimum: number, maximum: number, unit: string) =>
-  `a number from ${minimum} to ${maximum}${unit ? ` ${unit}` : ''}`
-
-/** A number in a range; the unit is named in messages and in the JSON Schema. */
-export function quantity(minimum: number, maximum: number, unit = '') {
-  const says = range(minimum, maximum, unit)
-  return number().strict().typeError(says).min(minimum, says).max(maximum, says).meta({ unit })
-}
-
-const choice = (values: readonly string[]) => {
-  const says = `one of ${values.join(', ')}`
-  return string()
-    .strict()
-    .typeError(says)
-    .oneOf([...values, undefined], says)
-}
-const flag = () => boolean().strict().typeError('true or false')
-const text = (longest: number) =>
-  string().strict().typeError(`text of at most ${longest} letters`).max(longest, `text of at most ${longest} letters`)
-const name = (longest: number) =>
-  text(longest).required(`text of 1 to ${longest} letters`).matches(/\S/, 'more than blanks')
-const part = <S extends AnyObject>(fields: S) =>
-  object(fields as never)
-    .strict()
-    .typeError('an object')
-    .default(undefined)
+const coordinatesSay = 'longitude, latitude and perhaps a height'
 
 export const sectionShapes: Record<string, ReturnType<typeof part>> = {
   rectangle: part({ along: size(), across: size() }),
@@ -116,7 +91,30 @@ const repair = part({
   }),
 })
 
-const post = part({
+const readingNote = {
+  id: name(64),
+  at: time.required(TIME_SAYS),
+  by: text(100),
+  instrument: choice(INSTRUMENTS),
+}
+/** Time, person and instrument of a reading, as a command brings them. */
+export const readingNoteSchema = part(readingNote)
+
+export const photographSchema = part({
+  id: name(64),
+  height: quantity(-3, 12, 'm'),
+  pixelWidth: quantity(1, 20_000).required(range(1, 20_000, '')),
+  pixelHeight: quantity(1, 20_000).required(range(1, 20_000, '')),
+  at: time,
+  by: text(100),
+  note: text(500),
+  place: part({
+    latitude: quantity(-90, 90, 'degrees').required(range(-90, 90, 'degrees')),
+    longitude: quantity(-180, 180, 'degrees').required(range(-180, 180, 'degrees')),
+  }),
+})
+
+export const postSchema = part({
   id: name(40),
   station: quantity(0, 20_000, 'm').required(range(0, 20_000, 'm')),
   groundLevel: quantity(-50, 50, 'm'),
@@ -138,10 +136,26 @@ const post = part({
     height: quantity(0.05, 4, 'm').required(range(0.05, 4, 'm')),
   }),
   observations,
+  readings: listOfAtMost(
+    1000,
+    'readings',
+    part({ ...readingNote, observation: choice(OBSERVATION_KEYS).required(), value: mixed() }),
+  ),
+  photographs: listOfAtMost(100, 'photographs', photographSchema),
   repair,
 })
 
-const line = part({
+export const markSchema = part({
+  id: name(40),
+  kind: choice(MARK_KINDS).required(`one of ${MARK_KINDS.join(', ')}`),
+  station: quantity(0, 20_000, 'm').required(range(0, 20_000, 'm')),
+  offset: quantity(-100, 100, 'm'),
+  size: quantity(0.005, 5, 'm'),
+  service: choice(SERVICES),
+  note: text(500),
+})
+
+export const lineSchema = part({
   id: name(40),
   name: text(200),
   kind: choice(LINE_KINDS),
@@ -154,8 +168,15 @@ const line = part({
   cornerAtStart: flag(),
   cornerAtEnd: flag(),
   remainingYears: quantity(0, 200, 'years'),
+  levelReference: quantity(-20, 20, 'm'),
+  marks: listOfAtMost(500, 'marks', markSchema),
+  course: listOfAtMost(
+    5000,
+    'points',
+    array().of(number().strict().required('a number')).strict().min(2, coordinatesSay).max(3, coordinatesSay),
+  ),
   posts: array()
-    .of(post)
+    .of(postSchema)
     .strict()
     .typeError('a list of posts')
     .required('a list of posts')
@@ -178,7 +199,7 @@ export const jobSchema = part({
     season: choice(SEASONS),
   }),
   lines: array()
-    .of(line)
+    .of(lineSchema)
     .strict()
     .typeError('a list of lines')
     .required('a list of lines')
@@ -223,7 +244,8 @@ function newerVersion(document: unknown): InputError | undefined {
   return new InputError('version', version, `${JOB_VERSION}: this file comes from a newer Vindex, which has to open it`)
 }
 
-function checkOrder(job: Job): InputError[] {
+/** What only the whole job shows: names used twice, posts out of order. */
+export function checkOrder(job: Job): InputError[] {
   const errors: InputError[] = []
   const seen = new Set<string>()
   job.lines.forEach((each, l) => {

@@ -1,5 +1,6 @@
 import type { Section } from '../timber/section'
 import type { Kilograms, Metres, MetresPerSecond, Pascals, Years } from '../units/types'
+import type { Observations, Reading } from './observations'
 
 /*
  * The job document: the one truth of a job. All parts are optional but names, stations and
@@ -56,7 +57,48 @@ export interface Line {
   cornerAtStart?: boolean
   cornerAtEnd?: boolean
   remainingYears?: Years
+  /** Reading of the rod, or height of the level line, at the first post, m: ground levels count from it. */
+  levelReference?: Metres
+  /** What lies or stands along the line. */
+  marks?: Mark[]
+  /** The line on the earth: longitude, latitude in degrees and, where known, height in metres. */
+  course?: Coordinates[]
   posts: Post[]
+}
+
+export type Coordinates = [longitude: number, latitude: number] | [longitude: number, latitude: number, height: Metres]
+
+export const MARK_KINDS = ['service', 'root', 'downpipe', 'wall', 'tree'] as const
+export type MarkKind = (typeof MARK_KINDS)[number]
+export const SERVICES = ['electricity', 'gas', 'water', 'drain', 'telecom', 'unknown'] as const
+export type Service = (typeof SERVICES)[number]
+
+/** Something along the line that a hole has to keep clear of. */
+export interface Mark {
+  id: string
+  kind: MarkKind
+  station: Metres
+  /** To the side of the line, m: positive to its right, looking along it; 0 crosses it. */
+  offset?: Metres
+  /** Diameter of a root or trunk, m. */
+  size?: Metres
+  /** What a service carries. */
+  service?: Service
+  note?: string
+}
+
+/** A photograph of a post; the picture itself is stored beside the document, under its identity. */
+export interface Photograph {
+  id: string
+  /** Where on the post it is pinned, m above the ground; below it negative. */
+  height?: Metres
+  pixelWidth: number
+  pixelHeight: number
+  at?: string
+  by?: string
+  note?: string
+  /** Where it was taken, degrees: only when somebody chose to keep it. */
+  place?: { latitude: number; longitude: number }
 }
 
 export const DUTIES = [
@@ -96,7 +138,11 @@ export interface Post {
   gate?: Gate
   /** Retained soil or stacked goods that push steadily. */
   steadyLoad?: SteadyLoad
+  /** What is held true of the post now. */
   observations?: Observations
+  /** Every reading that was made, with time and person; none overwrites another. */
+  readings?: Reading[]
+  photographs?: Photograph[]
   repair?: RepairChoice
 }
 
@@ -122,68 +168,6 @@ export interface SteadyLoad {
   /** Over which it acts, from the ground, m. */
   height: Metres
 }
-
-export interface LeanReading {
-  /** Offset over the level's length, m. */
-  offset: Metres
-  over: Metres
-  /** Degrees clockwise from along the run. */
-  direction?: number
-}
-
-/** What was seen; every reading may be missing. */
-export interface Observations {
-  lean?: LeanReading | LeanReading[]
-  leanPattern?: string
-  pushPivot?: string
-  comesUpright?: string
-  probeAtGround?: Metres
-  probeBelow?: Metres
-  probeAbove?: Metres
-  tap?: string
-  breakFace?: string
-  groundAround?: string[]
-  footingFound?: string
-  onset?: string
-  gate?: string
-  sideLoad?: string
-  fixings?: string
-  wrap?: string
-  moisturePercent?: number
-}
-export type ObservationKey = keyof Observations
-
-/** Values of the observations that are picked from a list. */
-export const OBSERVATION_VALUES = {
-  leanPattern: ['this-post-only', 'neighbours-too', 'whole-line-one-way'],
-  pushPivot: [
-    'nothing-moves',
-    'at-ground-line',
-    'in-the-soil',
-    'footing-moves',
-    'post-loose-in-concrete',
-    'at-plate',
-    'panel-only',
-  ],
-  comesUpright: ['easily', 'with-force', 'will-not'],
-  tap: ['rings', 'dull', 'hollow'],
-  breakFace: ['brown-and-crumbly', 'clean-splinters', 'galleries-and-dust', 'rust-flakes', 'none'],
-  groundAround: [
-    'lifted-collar',
-    'gap-beside-post',
-    'saturated',
-    'heaped-soil',
-    'water-holding-top',
-    'cracked-surface',
-    'root',
-  ],
-  footingFound: ['not-dug', 'none', 'small', 'adequate', 'one-sided', 'cracked', 'dry-pockets', 'stands-proud'],
-  onset: ['after-storm', 'slowly', 'after-frost', 'after-impact', 'after-gate-hung', 'unknown'],
-  gate: ['none', 'hung-here', 'leans-towards-gate'],
-  sideLoad: ['none', 'retained-soil', 'stacked-goods', 'climbing-growth'],
-  fixings: ['sound', 'loose-rails', 'torn-out', 'panel-sunk'],
-  wrap: ['none', 'tight', 'gaping'],
-} as const satisfies Partial<Record<ObservationKey, readonly string[]>>
 
 export interface Hole {
   shape?: 'round' | 'square'

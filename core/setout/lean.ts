@@ -1,4 +1,4 @@
-import type { LeanReading } from '../job/types'
+import type { LeanReading } from '../job/observations'
 import type { Metres, Radians } from '../units/types'
 
 export interface Lean {
@@ -33,10 +33,60 @@ export function leanSlopes(readings: LeanReading | LeanReading[] | undefined): {
   const list = readings === undefined ? [] : Array.isArray(readings) ? readings : [readings]
   let along = 0
   let across = 0
-  for (const { offset, over, direction = 90 } of list) {
+  for (const { offset, over, direction = ACROSS } of list) {
     const angle = (direction * Math.PI) / 180
     along += (offset / over) * Math.cos(angle)
     across += (offset / over) * Math.sin(angle)
   }
   return { along, across }
+}
+
+/** Slope for each line of the bubble off the middle, m per m; a working value: it stands on the level. */
+export const SLOPE_PER_LINE = 0.005
+
+/**
+ * A lean read by how many lines the bubble stands off the middle.
+ *
+ * @param lines   positive towards the reading's direction
+ * @param perLine sensitivity of the vial, m per m
+ * @example leanByBubble(2, 1.2) // offset 0.012 over 1.2 m
+ */
+export function leanByBubble(lines: number, over: Metres, direction = 0, perLine = SLOPE_PER_LINE): LeanReading {
+  return { offset: lines * perLine * over, over, direction }
+}
+
+/**
+ * A lean read by a digital level held against the post.
+ *
+ * @param angle from plumb, rad, positive towards the direction
+ * @example leanByAngle(0.05, 1) // offset 0.05004 over 1 m
+ */
+export function leanByAngle(angle: Radians, over: Metres, direction = 0): LeanReading {
+  return { offset: Math.tan(angle) * over, over, direction }
+}
+
+/** The two directions in which a post is read, degrees clockwise from along the run. */
+export const ALONG = 0
+export const ACROSS = 90
+
+/** The reading in one direction; one without a direction was taken across. */
+export function leanIn(lean: LeanReading | LeanReading[] | undefined, direction: number): LeanReading | undefined {
+  const list = lean === undefined ? [] : Array.isArray(lean) ? lean : [lean]
+  return list.find((reading) => (reading.direction ?? ACROSS) === direction)
+}
+
+/**
+ * The observation with one direction's reading put in, or taken out by null.
+ *
+ * @returns one reading by itself, two as a list, null when none is left
+ */
+export function withLean(
+  lean: LeanReading | LeanReading[] | undefined,
+  direction: number,
+  reading: LeanReading | null,
+): LeanReading | LeanReading[] | null {
+  const other = leanIn(lean, direction === ALONG ? ACROSS : ALONG)
+  const mine = reading && { ...reading, direction }
+  const list = [...(mine ? [mine] : []), ...(other ? [other] : [])]
+  return list.length === 2 ? list.sort((a, b) => (a.direction ?? ACROSS) - (b.direction ?? ACROSS)) : (list[0] ?? null)
 }

@@ -1,4 +1,5 @@
-import type { Job, Line, Observations, Post, Site } from '../../core/job/types'
+import type { Job, Line, Post, Site } from '../../core/job/types'
+import type { Observations } from '../../core/job/observations'
 
 /* An invented place: the allotment gardens of Sedgewater on the Halm flood bank. */
 

@@ -1,16 +1,6 @@
 import fc from 'fast-check'
-import {
-  DUTIES,
-  EXPOSURES,
-  FOOTING_KINDS,
-  JOB_FORMAT,
-  JOB_VERSION,
-  LINE_KINDS,
-  MATERIALS,
-  OBSERVATION_VALUES,
-  SEASONS,
-  type Job,
-} from '../../core/job/types'
+import { DUTIES, EXPOSURES, FOOTING_KINDS, JOB_FORMAT, JOB_VERSION, LINE_KINDS, MATERIALS, SEASONS, type Job } from '../../core/job/types'
+import { OBSERVATION_VALUES } from '../../core/job/observations'
 import type { Tables } from '../../core/tables'
 
 export const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })

@@ -1,0 +1,119 @@
+import { InputError } from '../errors'
+import type { Duty, Post } from '../job/types'
+import { parseLength, type LengthSystem } from '../units/length'
+import type { Metres } from '../units/types'
+import { gateOpening } from './gate'
+
+/** A post as it was called out along the tape. */
+export interface TapeReading {
+  station: Metres
+  duty?: Duty
+  /** Of one leaf of a gate that opens between this post and the next, m. */
+  leaf?: Metres
+  leaves?: 1 | 2
+}
+
+/** Most posts of one line. */
+const MOST_READINGS = 2000
+/** Gate hardware that nobody measured; working values, m. */
+const HARDWARE = { hingeGap: 0.02, latchGap: 0.015, meetingGap: 0.01 }
+
+/**
+ * Running tape readings as they are called out: `0, 2.4, 4.83, 7.2 gate 1.1, 8.45`.
+ *
+ * Readings stand on lines of their own, or are parted by semicolons or commas; a comma inside a number is a
+ * decimal comma where lines or semicolons part the readings. After a length may stand `gate 1.1`, `double gate
+ * 1.5`, `corner` or `end`; `6 x 2.4` adds six bays of 2.4.
+ *
+ * @param system of bare numbers: metres, or inches
+ * @throws InputError naming the reading, counted from 1
+ * @example parseTape('0, 2.4, 7.2 gate 1.1', 'metric')[2] // { station: 7.2, duty: 'gate-hinge', leaf: 1.1, leaves: 1 }
+ */
+export function parseTape(text: string, system: LengthSystem): TapeReading[] {
+  const readings: TapeReading[] = []
+  for (const entry of entriesOf(text)) {
+    const key = `reading ${readings.length + 1}`
+    const bays = BAYS.exec(entry)
+    if (bays) addBays(readings, Number(bays[1]), parseLength(bays[2]!, system, key), key)
+    else add(readings, readEntry(entry, system, key), key, entry)
+    if (readings.length > MOST_READINGS) throw new InputError('readings', readings.length, `at most ${MOST_READINGS}`)
+  }
+  if (readings.length === 0) throw new InputError('readings', text, 'at least one, such as 0, 2.4, 4.83')
+  return readings
+}
+
+const BAYS = /^(\d+)\s*[x×*]\s*(.+)$/i
+const ENTRY = /^(.*?)(?:\s+(double\s+gate|gate|corner|end)\b\s*(.*))?$/i
+const PLAIN_NUMBERS = /^\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+$/
+
+function entriesOf(text: string): string[] {
+  const byLines = /[;\n]/.test(text.trim())
+  const parts = text.split(byLines ? /[;\n]|,\s+|,(?=\s*$)/ : /,/)
+  return parts
+    .map((part) => part.trim())
+    .filter(Boolean)
+    .flatMap((part) => (PLAIN_NUMBERS.test(part) ? part.split(/\s+/) : [part]))
+}
+
+function readEntry(entry: string, system: LengthSystem, key: string): TapeReading {
+  const [, length, word = '', rest = ''] = ENTRY.exec(entry)!
+  const station = parseLength(length!, system, key)
+  switch (word.toLowerCase().replace(/\s+/g, ' ')) {
+    case 'gate':
+      return { station, duty: 'gate-hinge', leaf: parseLength(rest, system, `${key}, gate`), leaves: 1 }
+    case 'double gate':
+      return { station, duty: 'gate-hinge', leaf: parseLength(rest, system, `${key}, gate`), leaves: 2 }
+    default:
+      if (rest) throw new InputError(key, entry, 'a length, then perhaps gate, double gate, corner or end')
+      return word ? { station, duty: word.toLowerCase() as Duty } : { station }
+  }
+}
+
+function add(readings: TapeReading[], reading: TapeReading, key: string, entry: string): void {
+  const last = readings[readings.length - 1]
+  if (reading.station < 0) throw new InputError(key, entry, 'at least 0')
+  if (last && reading.station <= last.station)
+    throw new InputError(key, entry, `beyond ${last.station} m: tape readings run on from one end`)
+  readings.push(reading)
+}
+
+function addBays(readings: TapeReading[], count: number, bay: Metres, key: string): void {
+  if (bay <= 0) throw new InputError(key, bay, 'a bay longer than nothing')
+  if (readings.length === 0) readings.push({ station: 0 })
+  if (count > MOST_READINGS) throw new InputError(key, count, `at most ${MOST_READINGS} bays`)
+  for (let i = 0; i < count; i++) readings.push({ station: round(readings[readings.length - 1]!.station + bay) })
+}
+
+/**
+ * Posts of the readings. A gate hangs on its own post; the next one takes the latch, or the second leaf.
+ *
+ * @param common what every post is made of
+ * @param idOf   identity of the post by its number, counted from 0
+ * @example postsFromTape(parseTape('0, 7.2 gate 1.1', 'metric'), {}, (i) => `A${i + 1}`)[2]
+ *   // { id: 'A3', station: 8.435, duty: 'gate-latch' }: nobody called the latch post, so the opening says where
+ */
+export function postsFromTape(
+  readings: readonly TapeReading[],
+  common: Partial<Post>,
+  idOf: (index: number) => string,
+): Post[] {
+  const last = readings[readings.length - 1]!
+  const whole = last.leaf === undefined ? readings : [...readings, { station: stationAfterGate(last) }]
+  return whole.map(({ station, duty, leaf }, i): Post => {
+    const before = whole[i - 1]
+    const across = before?.leaf === undefined ? {} : otherSideOf(before)
+    const gate = leaf === undefined ? {} : { gate: { leafWidth: leaf } }
+    return { ...common, id: idOf(i), station, ...across, ...(duty === undefined ? {} : { duty }), ...gate }
+  })
+}
+
+function otherSideOf({ leaf, leaves }: TapeReading): Partial<Post> {
+  return leaves === 2 ? { duty: 'gate-hinge', gate: { leafWidth: leaf } } : { duty: 'gate-latch' }
+}
+
+function stationAfterGate({ station, leaf, leaves }: TapeReading): Metres {
+  const { centres } = gateOpening({ ...HARDWARE, leaves: Array<Metres>(leaves ?? 1).fill(leaf!), post: 0.1 })
+  return round(station + centres)
+}
+
+const round = (length: Metres) => Math.round(length * 1e6) / 1e6
