@@ -32,7 +32,7 @@ export default defineNuxtConfig({
   nitro: {
     compressPublicAssets: true,
     output: { dir: process.env.VINDEX_OUTPUT ?? '.output' },
-    externals: { external: ['mysql2', 'knex'] },
+    externals: { external: ['mysql2', 'knex', 'sharp'] },
   },
   security: {
     headers: {

@@ -40,6 +40,7 @@ const paper: ThemeDefinition = {
     stone: '#A5A292',
     steel: '#7E8B8C',
     topping: '#A88D6B',
+    water: '#8FB3BD',
   },
 }
 
@@ -76,6 +77,7 @@ const dusk: ThemeDefinition = {
     stone: '#6B695F',
     steel: '#93A0A1',
     topping: '#5A4733',
+    water: '#4F7480',
   },
 }
 
@@ -112,6 +114,7 @@ const glare: ThemeDefinition = {
     stone: '#8A8A8A',
     steel: '#6B6B6B',
     topping: '#B5B5B5',
+    water: '#9CC9DD',
   },
 }
 

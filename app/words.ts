@@ -46,6 +46,40 @@ export const ONSET = answers({
   unknown: 'nobody knows',
 })
 
+export const TAP = answers({ rings: 'rings', dull: 'dull', hollow: 'hollow' })
+export const GROUND_AROUND = answers({
+  'lifted-collar': 'lifted collar',
+  'gap-beside-post': 'gap beside the post',
+  saturated: 'soaking wet',
+  'heaped-soil': 'soil heaped on it',
+  'water-holding-top': 'dish that holds water',
+  'cracked-surface': 'cracked ground',
+  root: 'a root',
+})
+export const LEAN_PATTERN = answers({
+  'this-post-only': 'this post only',
+  'neighbours-too': 'neighbours too',
+  'whole-line-one-way': 'the whole line, one way',
+})
+export const GATE = answers({
+  none: 'no gate',
+  'hung-here': 'a leaf hangs here',
+  'leans-towards-gate': 'it leans to the gate',
+})
+export const SIDE_LOAD = answers({
+  none: 'nothing',
+  'retained-soil': 'banked soil',
+  'stacked-goods': 'stacked goods',
+  'climbing-growth': 'climbing growth',
+})
+export const FIXINGS = answers({
+  sound: 'sound',
+  'loose-rails': 'rails loose',
+  'torn-out': 'torn out',
+  'panel-sunk': 'panel sunk',
+})
+export const WRAP = answers({ none: 'no wrap', tight: 'tight wrap', gaping: 'gaping wrap' })
+
 const items = (words: Record<string, string>) => Object.entries(words).map(([value, title]) => ({ value, title }))
 
 export const MATERIAL_ITEMS = items({

@@ -4,25 +4,30 @@ export interface Answer {
   words: string
 }
 
-/** One question with its answers to tap; a second tap takes the answer back. */
-const props = defineProps<{ question: string; answers: Answer[]; value?: string; small?: boolean }>()
-const emit = defineEmits<{ answer: [value: string | null] }>()
+/** One question with its answers to tap; a second tap takes an answer back. */
+const props = defineProps<{ question: string; answers: Answer[]; value?: string | string[]; many?: boolean }>()
+const emit = defineEmits<{ answer: [value: string | string[] | null] }>()
+
+const chosen = computed(() => (Array.isArray(props.value) ? props.value : props.value ? [props.value] : []))
 
 function take(value: string): void {
-  emit('answer', value === props.value ? null : value)
+  const is = chosen.value.includes(value)
+  if (!props.many) return emit('answer', is ? null : value)
+  const all = is ? chosen.value.filter((each) => each !== value) : [...chosen.value, value]
+  emit('answer', all.length > 0 ? all : null)
 }
 </script>
 
 <template>
   <fieldset class="question">
-    <legend>{{ question }}</legend>
-    <div class="tiles" :class="{ small }">
+    <legend>{{ question }}<span v-if="many" class="soft"> Tap all that you see.</span></legend>
+    <div class="tiles">
       <button
         v-for="answer in answers"
         :key="answer.value"
         type="button"
         class="tile"
-        :aria-pressed="answer.value === value"
+        :aria-pressed="chosen.includes(answer.value)"
         @click="take(answer.value)"
       >
         <slot :value="answer.value" />
@@ -45,13 +50,15 @@ legend {
   margin-bottom: 8px;
   padding: 0;
 }
+legend .soft {
+  font-family: var(--words);
+  font-weight: 500;
+  font-size: 15px;
+}
 .tiles {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
   gap: 8px;
-}
-.small {
-  grid-template-columns: repeat(auto-fill, minmax(132px, 1fr));
 }
 .tile {
   display: flex;

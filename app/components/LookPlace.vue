@@ -1,135 +1,89 @@
 <script setup lang="ts">
-import type { InputError } from '~~/core/errors'
-import type { LeanReading, ObservationKey } from '~~/core/job/observations'
-import { useJobStore } from '~/stores/job'
-import { BREAK_FACE, COMES_UPRIGHT, FOOTING_FOUND, ONSET, PUSH_PIVOT } from '~/words'
+import { smallPicture } from '~/drawing/smallPictures'
+import { isWood, LOOK_PARTS, type Question } from '~/look'
 
 /** What was seen at the post, asked in the order in which it is looked at; every one may be skipped. */
-const store = useJobStore()
 const view = useJobView()
-const seen = computed(() => view.post.value?.observations ?? {})
-const wood = computed(() => !['steel', 'vinyl', 'concrete'].includes(view.post.value?.material ?? ''))
+const { seen, record } = useReadings()
 
-const PROBES = [
-  { key: 'probeAtGround', label: 'Soft wood at the ground line' },
-  { key: 'probeBelow', label: 'Soft wood below the ground' },
-  { key: 'probeAbove', label: 'Soft wood a hand above' },
-] as const
-
-function record(key: ObservationKey, value: unknown): Promise<InputError | undefined> {
-  return store.edit([{ name: 'setReading', ...view.address.value, key, value }])
-}
-
-const LEVEL_LENGTH = 1.2
-const ALONG = 0
-const lean = computed<LeanReading | undefined>(() => {
-  const reading = seen.value.lean
-  return Array.isArray(reading) ? reading[0] : reading
-})
-/** One reading along the line: to the right in the drawing counts positive. */
-function recordLean(offset: number | null): Promise<InputError | undefined> {
-  return record('lean', offset === null ? null : { over: LEVEL_LENGTH, direction: ALONG, ...lean.value, offset })
-}
-function recordLevel(over: number | null): Promise<InputError | undefined> {
-  return record('lean', { offset: 0, direction: ALONG, ...lean.value, over: over ?? LEVEL_LENGTH })
+const post = computed(() => view.post.value!)
+const parts = computed(() =>
+  LOOK_PARTS.map((part) => ({
+    ...part,
+    questions: part.questions.filter(({ onlyFor }) => !onlyFor || onlyFor(post.value)),
+  })),
+)
+const valueOf = ({ key }: Question) => seen.value[key] as string | string[] | undefined
+function jump(key: string): void {
+  document.getElementById(`look-${key}`)?.scrollIntoView({ block: 'start' })
 }
 </script>
 
 <template>
   <section aria-labelledby="look-title">
-    <h2 id="look-title">{{ view.post.value?.id }}: what do you see?</h2>
+    <h2 id="look-title">{{ post.id }}: what do you see?</h2>
+    <nav class="jump" aria-label="Parts of the looking">
+      <button v-for="part in parts" :key="part.key" type="button" @click="jump(part.key)">{{ part.name }}</button>
+      <button type="button" @click="jump('photographs')">Photo</button>
+    </nav>
     <p class="soft">Skip what you did not look at.</p>
-    <div class="panel-section">
-      <AnswerTiles
-        v-slot="{ value }"
-        question="Push it. Where does it turn?"
-        :answers="PUSH_PIVOT"
-        :value="seen.pushPivot"
-        @answer="record('pushPivot', $event)"
-      >
-        <PivotPicture :pivot="value" />
-      </AnswerTiles>
-    </div>
-    <div class="panel-section">
-      <AnswerTiles
-        small
-        question="Does it come back to plumb by hand?"
-        :answers="COMES_UPRIGHT"
-        :value="seen.comesUpright"
-        @answer="record('comesUpright', $event)"
-      />
-    </div>
-    <div v-if="wood" class="panel-section">
-      <h3>Probe the wood: how deep is it soft?</h3>
-      <div class="field-grid">
-        <LengthStepper
-          v-for="probe in PROBES"
-          :key="probe.key"
-          :label="probe.label"
-          :value="seen[probe.key]"
-          :step="0.005"
-          :start="0"
-          :smallest="0"
-          clearable
-          :save="(value) => record(probe.key, value)"
-        />
+    <div v-for="part in parts" :id="`look-${part.key}`" :key="part.key" class="part">
+      <div v-if="part.key === 'lean'" class="panel-section">
+        <LeanReader :key="post.id" />
+        <PivotFinder :key="post.id" />
+      </div>
+      <div v-if="part.key === 'wood' && isWood(post)" class="panel-section"><ProbeReadings :key="post.id" /></div>
+      <div v-for="question in part.questions" :key="question.key" class="panel-section">
+        <AnswerTiles
+          v-slot="{ value }"
+          :question="question.question"
+          :answers="question.answers"
+          :many="question.many"
+          :value="valueOf(question)"
+          @answer="record(question.key, $event)"
+        >
+          <PivotPicture v-if="question.key === 'pushPivot'" :pivot="value" />
+          <SmallPicture v-else :parts="smallPicture(question.key, value)!" />
+        </AnswerTiles>
+        <ReadingTrail :observation="question.key" />
       </div>
     </div>
-    <div class="panel-section">
-      <AnswerTiles
-        small
-        question="Is it broken? Look at the face."
-        :answers="BREAK_FACE"
-        :value="seen.breakFace"
-        @answer="record('breakFace', $event)"
-      />
-    </div>
-    <div class="panel-section">
-      <AnswerTiles
-        small
-        question="Dig a little. What footing is there?"
-        :answers="FOOTING_FOUND"
-        :value="seen.footingFound"
-        @answer="record('footingFound', $event)"
-      />
-    </div>
-    <div class="panel-section">
-      <AnswerTiles
-        small
-        question="When did it begin?"
-        :answers="ONSET"
-        :value="seen.onset"
-        @answer="record('onset', $event)"
-      />
-    </div>
-    <div class="panel-section">
-      <h3>Lean along the line, by a level</h3>
-      <div class="field-grid">
-        <LengthStepper
-          label="Offset, to the right"
-          :value="lean?.offset"
-          :step="0.005"
-          :start="0"
-          clearable
-          :save="recordLean"
-        />
-        <LengthStepper
-          label="Over the level's length"
-          :value="lean?.over"
-          :assumed="LEVEL_LENGTH"
-          :step="0.1"
-          :smallest="0.1"
-          :save="recordLevel"
-        />
-      </div>
-    </div>
-    <PostFacts />
+    <div id="look-photographs" class="part"><PhotographPins :key="post.id" /></div>
     <v-btn class="onward" block variant="flat" color="primary" @click="view.goTo('cause')">See the cause</v-btn>
   </section>
 </template>
 
 <style scoped>
+.jump {
+  position: sticky;
+  top: -17px;
+  z-index: 2;
+  display: flex;
+  background: var(--paper);
+  border-bottom: 1.5px solid var(--rule);
+  margin-bottom: 8px;
+}
+.jump button {
+  flex: 1;
+  min-height: 48px;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
+  text-decoration: underline;
+  text-underline-offset: 4px;
+  text-decoration-color: var(--rule);
+}
+.part {
+  scroll-margin-top: 52px;
+}
 .onward {
   margin: 8px 0 20px;
+}
+@media (max-width: 760px) {
+  .jump {
+    top: -13px;
+  }
 }
 </style>

@@ -1,16 +1,20 @@
 <script setup lang="ts">
 import { useJobStore } from '~/stores/job'
+import { usePhotographsStore } from '~/stores/photographs'
 
 /** A quiet sign: what is saved, what waits, what has to be chosen. */
 const store = useJobStore()
+const photographs = usePhotographsStore()
 const words = computed(() => {
   const waiting = store.waiting.length
+  const pictures = photographs.waiting
   switch (store.saveSign) {
     case 'conflict':
       return `${store.conflicts.length} to choose`
     case 'waiting':
       return store.reachable ? 'saving' : `${waiting} waiting to send`
     default:
+      if (pictures > 0) return store.reachable ? 'sending photographs' : `${pictures} photographs waiting`
       return store.reachable ? 'all saved' : 'no signal, all saved'
   }
 })

@@ -38,15 +38,17 @@ export class Refusal extends Error {
   }
 }
 
-async function ask<T>(path: string, body?: unknown, raw?: string): Promise<T> {
+const READ: RequestInit = { headers: { accept: 'application/json' } }
+const post = (body: string): RequestInit => ({
+  method: 'POST',
+  headers: { 'content-type': 'application/json' },
+  body,
+})
+
+async function ask<T>(path: string, how: RequestInit = READ): Promise<T> {
   let answer: Response
   try {
-    answer = await fetch(
-      `/api${path}`,
-      body === undefined && raw === undefined
-        ? { headers: { accept: 'application/json' } }
-        : { method: 'POST', headers: { 'content-type': 'application/json' }, body: raw ?? JSON.stringify(body) },
-    )
+    answer = await fetch(`/api${path}`, how)
   } catch {
     throw new Refusal(0, 'No connection. What you entered waits on this device.')
   }
@@ -55,11 +57,22 @@ async function ask<T>(path: string, body?: unknown, raw?: string): Promise<T> {
   return said
 }
 
+const jobPath = (id: string) => `/jobs/${encodeURIComponent(id)}`
+
 export const api = {
   listJobs: () => ask<ListedJob[]>('/jobs'),
-  readJob: (id: string) => ask<{ id: string; version: number; job: Job }>(`/jobs/${encodeURIComponent(id)}`),
-  createJob: (wanted: NewJob) => ask<{ id: string }>('/jobs', wanted),
-  importJob: (text: string) => ask<{ id: string }>('/jobs/import', undefined, text),
+  readJob: (id: string) => ask<{ id: string; version: number; job: Job }>(jobPath(id)),
+  createJob: (wanted: NewJob) => ask<{ id: string }>('/jobs', post(JSON.stringify(wanted))),
+  importJob: (text: string) => ask<{ id: string }>('/jobs/import', post(text)),
   send: (id: string, version: number, { id: batch, commands }: CommandBatch) =>
-    ask<{ version: number; job?: Job }>(`/jobs/${encodeURIComponent(id)}/commands`, { id: batch, version, commands }),
+    ask<{ version: number; job?: Job }>(
+      `${jobPath(id)}/commands`,
+      post(JSON.stringify({ id: batch, version, commands })),
+    ),
+  sendPhotograph: (id: string, photograph: string, picture: Blob) =>
+    ask<{ checksum: string }>(`${jobPath(id)}/photographs/${photograph}`, {
+      method: 'PUT',
+      headers: { 'content-type': picture.type },
+      body: picture,
+    }),
 }

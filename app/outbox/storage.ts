@@ -32,15 +32,25 @@ export interface WayBack {
   redo: Command[][]
 }
 
+export interface KeptPicture {
+  id: string
+  jobId: string
+  picture: Blob
+  /** 1 once the server has it. */
+  sent: 0 | 1
+}
+
 class DeviceStorage extends Dexie {
   jobs!: Table<KeptJob, string>
   waiting!: Table<WaitingBatch, number>
   conflicts!: Table<KeptConflict, string>
   wayBack!: Table<WayBack, string>
+  photographs!: Table<KeptPicture, string>
 
   constructor() {
     super('vindex')
     this.version(1).stores({ jobs: 'id', waiting: '++order, jobId, id', conflicts: 'jobId', wayBack: 'jobId' })
+    this.version(2).stores({ photographs: 'id, jobId, sent' })
   }
 }
 

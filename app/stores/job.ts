@@ -197,7 +197,8 @@ export const useJobStore = defineStore('job', () => {
   async function resolve(conflict: Conflict, keep: 'mine' | 'theirs'): Promise<void> {
     conflicts.value = conflicts.value.filter((each) => each !== conflict)
     await keepConflicts()
-    if (keep === 'mine') await edit([conflict.mine])
+    const error = keep === 'mine' ? await edit([conflict.mine]) : undefined
+    if (error) refused.value = error.message
   }
 
   const keepConflicts = () => storage.conflicts.put({ jobId: id.value, conflicts: plain(conflicts.value) })

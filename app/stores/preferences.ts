@@ -6,6 +6,8 @@ import type { ThemeName } from '~/theme'
 /** A person's own choices, kept on the device. */
 export const usePreferencesStore = defineStore('preferences', () => {
   const units = useLocalStorage<LengthSystem>('vindex-units', 'metric')
+  /** Who reads and writes on this device, in their own words. */
+  const person = useLocalStorage('vindex-person', '')
   const theme = useLocalStorage<ThemeName>('vindex-theme', 'paper')
 
   const show = (length: number) => showLength(length, units.value)
@@ -14,5 +16,5 @@ export const usePreferencesStore = defineStore('preferences', () => {
   const switchUnits = () => {
     units.value = units.value === 'metric' ? 'feet-inches' : 'metric'
   }
-  return { units, theme, show, parts, parse, switchUnits }
+  return { units, person, theme, show, parts, parse, switchUnits }
 })

@@ -1,8 +1,12 @@
 import type { Knex } from 'knex'
 import * as jobs from './0001_jobs'
+import * as photographs from './0002_photographs'
 
 /* Imported one by one: a built server has no folder of migrations to look into. */
-const migrations: Record<string, Knex.Migration> = { '0001_jobs': jobs }
+const migrations: Record<string, Knex.Migration> = {
+  '0001_jobs': jobs,
+  '0002_photographs': photographs,
+}
 
 export const migrationSource: Knex.MigrationSource<string> = {
   getMigrations: async () => Object.keys(migrations),

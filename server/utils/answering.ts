@@ -17,13 +17,18 @@ export function answering<T>(handler: (event: H3Event<EventHandlerRequest>) => P
     try {
       return await handler(event)
     } catch (error) {
-      const problem = problemOf(error)
-      if (problem.status === 500) console.error(error)
-      setResponseStatus(event, problem.status)
-      setResponseHeader(event, 'content-type', 'application/problem+json')
-      return problem
+      return sendProblem(event, error)
     }
   })
+}
+
+/** Answers with the problem document of a failure. */
+export function sendProblem(event: H3Event<EventHandlerRequest>, error: unknown): Problem {
+  const problem = problemOf(error)
+  if (problem.status === 500) console.error(error)
+  setResponseStatus(event, problem.status)
+  setResponseHeader(event, 'content-type', 'application/problem+json')
+  return problem
 }
 
 export function problemOf(error: unknown): Problem {

@@ -1,10 +1,14 @@
 import { getRequestHeader, type H3Event } from 'h3'
+import { InputError } from '../../core/errors'
 import { NotJson, TooLarge } from './failures'
 
-/** Largest body that is read, bytes. */
+/** Largest JSON body that is read, bytes. */
 export const BODY_LIMIT = 5e6
 /** A larger body is drained up to here so that the sender hears the answer. */
 const DRAIN_LIMIT = 100e6
+
+/** Largest photograph as a camera takes it, bytes. */
+export const PICTURE_LIMIT = 16e6
 
 /**
  * JSON body of a request.
@@ -14,20 +18,44 @@ const DRAIN_LIMIT = 100e6
  * @throws TooLarge, NotJson
  */
 export async function readJson(event: H3Event): Promise<unknown> {
-  const type = getRequestHeader(event, 'content-type') ?? ''
-  const chunks: Buffer[] = []
-  let size = 0
-  for await (const chunk of event.node.req) {
-    size += (chunk as Buffer).length
-    if (size <= BODY_LIMIT) chunks.push(chunk as Buffer)
-    if (size > DRAIN_LIMIT) break
-  }
-  if (size > BODY_LIMIT) throw new TooLarge(BODY_LIMIT)
-  if (!type.startsWith('application/json')) throw new NotJson('Send application/json.')
-  const text = Buffer.concat(chunks).toString('utf8')
+  const text = (await readBytes(event, BODY_LIMIT, 'a job file of 2000 posts has about 1 MB')).toString('utf8')
+  if (!typeOf(event).startsWith('application/json')) throw new NotJson('Send application/json.')
   try {
     return JSON.parse(text)
   } catch (error) {
     throw new NotJson(`This is no JSON: ${(error as Error).message}`)
   }
+}
+
+/**
+ * Bytes of a photograph.
+ *
+ * @throws TooLarge, InputError
+ */
+export async function readPicture(event: H3Event): Promise<Buffer> {
+  const bytes = await readBytes(event, PICTURE_LIMIT, 'take the photograph at a smaller size')
+  const type = typeOf(event)
+  if (!type.startsWith('image/')) throw new InputError('content-type', type, 'that of a picture, such as image/jpeg')
+  return bytes
+}
+
+/** @throws InputError when it could not have come from a device */
+export function pictureIdentity(id: string | undefined): string {
+  if (id === undefined || !/^[\w-]{8,64}$/.test(id))
+    throw new InputError('photograph', id, 'an identity of 8 to 64 letters')
+  return id
+}
+
+const typeOf = (event: H3Event) => getRequestHeader(event, 'content-type') ?? ''
+
+async function readBytes(event: H3Event, limit: number, hint: string): Promise<Buffer> {
+  const chunks: Buffer[] = []
+  let size = 0
+  for await (const chunk of event.node.req) {
+    size += (chunk as Buffer).length
+    if (size <= limit) chunks.push(chunk as Buffer)
+    if (size > DRAIN_LIMIT) break
+  }
+  if (size > limit) throw new TooLarge(limit, hint)
+  return Buffer.concat(chunks)
 }

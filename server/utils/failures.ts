@@ -23,8 +23,11 @@ export class StaleVersion extends Error {
 }
 
 export class TooLarge extends Error {
-  constructor(readonly limit: number) {
-    super(`The file is larger than ${limit / 1e6} MB; a job file of 2000 posts has about 1 MB.`)
+  constructor(
+    readonly limit: number,
+    hint: string,
+  ) {
+    super(`The file is larger than ${limit / 1e6} MB; ${hint}.`)
   }
 }
 

@@ -5,6 +5,7 @@ import { CausePlace, HolePlace, LookPlace, RepairPlace } from '#components'
 import { PLACES, type Place } from '~/composables/places'
 import { useJobKeys } from '~/composables/useKeys'
 import { useJobStore } from '~/stores/job'
+import { usePhotographsStore } from '~/stores/photographs'
 
 // The drawing stays where it is while the places change beside it.
 definePageMeta({
@@ -15,6 +16,7 @@ definePageMeta({
 const route = useRoute()
 const router = useRouter()
 const store = useJobStore()
+const photographs = usePhotographsStore()
 const view = useJobView()
 useJobKeys()
 
@@ -39,11 +41,24 @@ const panelFrame = useTemplateRef<HTMLElement>('panelFrame')
 watch(place, () => panelFrame.value?.scrollTo({ top: 0 }))
 watch(
   () => route.params.id,
-  (id) => id && store.open(String(id)),
+  (id) => {
+    if (!id) return
+    void store.open(String(id))
+    void photographs.open(String(id)).then(photographs.send)
+  },
   { immediate: true },
 )
-useEventListener('online', () => void store.refresh())
-useEventListener('focus', () => void store.refresh())
+function refresh(): void {
+  void store.refresh()
+  void photographs.send()
+}
+useEventListener('online', refresh)
+useEventListener('focus', refresh)
+// A signal that came back for the edits is there for the pictures too.
+watch(
+  () => store.reachable,
+  (reachable) => reachable && void photographs.send(),
+)
 </script>
 
 <template>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import type { InputError } from '~~/core/errors'
+import type { Instrument, LeanReading } from '~~/core/job/observations'
+import { LEVEL_LENGTH } from '~/look'
+
+/** The offset at the end of a level held plumb against the post. */
+const props = defineProps<{
+  reading?: LeanReading
+  direction: 'along' | 'across'
+  save: (value: LeanReading | null, instrument: Instrument) => Promise<InputError | undefined>
+}>()
+
+const over = computed(() => props.reading?.over ?? LEVEL_LENGTH)
+const saveOffset = (offset: number | null) =>
+  props.save(offset === null ? null : { offset, over: over.value }, 'spirit-level')
+const saveLevel = (length: number | null) =>
+  props.save({ offset: props.reading?.offset ?? 0, over: length ?? LEVEL_LENGTH }, 'spirit-level')
+</script>
+
+<template>
+  <div class="field-grid">
+    <LengthStepper
+      :label="direction === 'along' ? 'Offset, to the right' : 'Offset, away from you'"
+      :value="reading?.offset"
+      :step="0.005"
+      :start="0"
+      clearable
+      :save="saveOffset"
+    />
+    <LengthStepper
+      label="Over the level's length"
+      :value="reading?.over"
+      :assumed="LEVEL_LENGTH"
+      :step="0.1"
+      :smallest="0.1"
+      :save="saveLevel"
+    />
+  </div>
+</template>

@@ -1,0 +1,16 @@
+import { getRequestHeader, getRouterParam, setResponseHeaders, setResponseStatus } from 'h3'
+import { readPhotograph } from '../../../../services/photographs'
+
+export default answering(async (event) => {
+  const id = pictureIdentity(getRouterParam(event, 'photograph'))
+  const { mediaType, checksum, data } = await readPhotograph(await database(), getRouterParam(event, 'id')!, id)
+  const mark = `"${checksum}"`
+  // A photograph never changes under its identity.
+  setResponseHeaders(event, { etag: mark, 'cache-control': 'private, max-age=31536000, immutable' })
+  if (getRequestHeader(event, 'if-none-match') === mark) {
+    setResponseStatus(event, 304)
+    return ''
+  }
+  setResponseHeaders(event, { 'content-type': mediaType })
+  return data
+})

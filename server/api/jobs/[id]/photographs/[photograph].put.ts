@@ -1,0 +1,10 @@
+import { getRouterParam, setResponseStatus } from 'h3'
+import { storePhotograph } from '../../../../services/photographs'
+
+export default answering(async (event) => {
+  const original = await readPicture(event)
+  const id = pictureIdentity(getRouterParam(event, 'photograph'))
+  const stored = await storePhotograph(await database(), getRouterParam(event, 'id')!, id, original)
+  setResponseStatus(event, 201)
+  return stored
+})
