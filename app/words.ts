@@ -80,6 +80,14 @@ export const FIXINGS = answers({
 })
 export const WRAP = answers({ none: 'no wrap', tight: 'tight wrap', gaping: 'gaping wrap' })
 
+export const MARKS = answers({
+  service: 'buried service',
+  root: 'root',
+  downpipe: 'downpipe',
+  wall: 'wall',
+  tree: 'tree',
+})
+
 const items = (words: Record<string, string>) => Object.entries(words).map(([value, title]) => ({ value, title }))
 
 export const MATERIAL_ITEMS = items({
@@ -114,6 +122,33 @@ export const EXPOSURE_ITEMS = items({
   sheltered: 'Sheltered: houses, trees',
   open: 'Open country',
   waterside: 'Waterside',
+})
+
+export const KIND_ITEMS = items({
+  'close-boarded': 'Close-boarded',
+  panel: 'Panels',
+  'hit-and-miss': 'Hit and miss',
+  picket: 'Picket',
+  'post-and-rail': 'Post and rail',
+  mesh: 'Mesh',
+  vinyl: 'Vinyl',
+})
+export const SHELTER_ITEMS = [
+  { value: 1, title: 'None' },
+  { value: 0.7, title: 'Houses, dense growth' },
+  { value: 0.4, title: 'A wall as high, near by' },
+]
+export const SEASON_ITEMS = items({
+  wet: 'Wet: the top 0.15 m is not counted',
+  dry: 'Dry: sand and gravel count to the top',
+})
+export const SERVICE_ITEMS = items({
+  unknown: 'Not known',
+  electricity: 'Electricity',
+  gas: 'Gas',
+  water: 'Water',
+  drain: 'Drain',
+  telecom: 'Telecom',
 })
 
 /** How strongly a reading speaks, from its decibans. */

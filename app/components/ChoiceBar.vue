@@ -27,7 +27,7 @@ const chosen = defineModel<T>({ required: true })
 button {
   flex: 1 1 auto;
   min-height: 48px;
-  padding: 4px 10px;
+  padding: 4px 8px;
   background: none;
   border: 0;
   border-bottom: 5px solid transparent;

@@ -3,8 +3,10 @@ import type { LineModel } from '~/drawing/lineModel'
 import { px, svgPoints, type Viewport } from '~/drawing/viewport'
 
 /** Bays and neighbouring posts of the line, in the scale of the viewport. */
-const props = defineProps<{ fence: LineModel; viewport: Viewport }>()
+const props = defineProps<{ fence: LineModel; chosen: { id: string; station: number }; viewport: Viewport }>()
 const emit = defineEmits<{ choose: [post: string] }>()
+/** A post is narrower than a glove: this much round it takes the touch, px. */
+const TOUCH = 48
 const scale = computed(() => props.viewport.pixelsPerMetre)
 </script>
 
@@ -23,7 +25,14 @@ const scale = computed(() => props.viewport.pixelsPerMetre)
       />
       <polygon v-for="(rail, i) in bay.rails" :key="`rail-${i}`" :points="svgPoints(rail, viewport)" class="rail" />
     </g>
-    <g v-for="post in fence.posts" :key="post.id" class="neighbour" @click="emit('choose', post.id)">
+    <g
+      v-for="post in fence.posts"
+      :key="post.id"
+      class="neighbour"
+      :data-post="post.id"
+      @click="emit('choose', post.id)"
+    >
+      <rect class="touch" :x="px(post.station * scale - TOUCH / 2)" y="0" :width="TOUCH" :height="viewport.height" />
       <DrawnShape
         v-for="shape in post.shapes"
         :key="shape.key"
@@ -31,10 +40,15 @@ const scale = computed(() => props.viewport.pixelsPerMetre)
         :viewport="viewport"
         :origin="post.station"
       />
-      <text :x="px(post.station * scale)" :y="viewport.groundY + 22" text-anchor="middle" class="name">
-        {{ post.id }}
-      </text>
     </g>
+    <rect
+      class="touch"
+      :data-post="chosen.id"
+      :x="px(chosen.station * scale - TOUCH / 2)"
+      y="0"
+      :width="TOUCH"
+      :height="viewport.height"
+    />
   </g>
 </template>
 
@@ -52,5 +66,8 @@ const scale = computed(() => props.viewport.pixelsPerMetre)
 }
 .neighbour {
   cursor: pointer;
+}
+.touch {
+  fill: transparent;
 }
 </style>

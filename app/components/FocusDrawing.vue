@@ -1,92 +1,79 @@
 <script setup lang="ts">
-import { useElementSize, useSwipe } from '@vueuse/core'
+import { useElementSize } from '@vueuse/core'
 import { tables } from '~~/data/tables'
 import { row } from '~~/core/tables'
-import { lineModel } from '~/drawing/lineModel'
-import { sectionModel } from '~/drawing/sectionModel'
-import { describeSection } from '~/drawing/describe'
-import { fitViewport, px, ZOOM } from '~/drawing/viewport'
-import { usePreferencesStore } from '~/stores/preferences'
+import { px, svgPoints } from '~/drawing/viewport'
 
 /**
  * The chosen post in the middle as a full section, its neighbours left and right, in true scale.
- * `still` for a page that scrolls past it.
+ * `still` for a page that scrolls past it; `building` where posts are moved and bays measured out.
  */
-const props = defineProps<{ still?: boolean }>()
+const props = defineProps<{ still?: boolean; building?: boolean }>()
 const view = useJobView()
-const preferences = usePreferencesStore()
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
-const zoom = ref<number>()
+const { enlarge, scale } = useDrawing()
 
-const viewport = computed(() =>
-  fitViewport(width.value, height.value, view.line.value?.height ?? 1.8, {
-    zoom: zoom.value,
-    hole: view.drawnMethod.value?.hole?.depth,
-  }),
-)
-const station = computed(() => view.post.value?.station ?? 0)
-const scale = computed(() => viewport.value.pixelsPerMetre)
-/** Half a screen more on each side, so that the glide shows no empty end. */
-const reach = computed(() => width.value / scale.value)
-const fence = computed(
-  () =>
-    view.line.value &&
-    view.post.value &&
-    lineModel(
-      view.line.value,
-      view.post.value.id,
-      station.value - reach.value,
-      station.value + reach.value,
-      view.drawnMethod.value !== undefined,
-    ),
-)
-const section = computed(
-  () =>
-    view.line.value &&
-    view.post.value &&
-    sectionModel(view.line.value, view.post.value, tables.parts, view.drawnMethod.value),
-)
-const words = computed(() =>
-  view.post.value && section.value
-    ? describeSection(view.post.value, section.value, preferences.show, view.drawnMethod.value?.name)
-    : '',
-)
+/** How far a finger holds the drawing aside, px. */
+const pan = ref(0)
+const panning = ref(false)
+const drag = usePostDrag(() => scale.value)
+const model = useDrawingModel({ width, height, pan, held: drag.held, building: () => props.building === true })
+const { viewport, station, section } = model
 
-/** A narrow drawing has no room for words beside the post; they stand in its text equivalent. */
-const NARROW = 480
-const notes = computed(() => (width.value < NARROW ? [] : (section.value?.notes ?? [])))
-const shift = computed(() => `translate(${px(width.value / 2 - station.value * scale.value)}px, 0)`)
-const stringY = computed(() => px(viewport.value.groundY - (view.line.value?.height ?? 0) * scale.value))
-function changeZoom(factor: number): void {
-  zoom.value = Math.min(ZOOM.most, Math.max(ZOOM.least, scale.value * factor))
+/** Held further aside than this, the drawing goes on to the next post at least, px. */
+const STEP_PIXELS = 40
+function rest(pixels: number): void {
+  panning.value = false
+  pan.value = 0
+  if (Math.abs(pixels) < STEP_PIXELS) return
+  const posts = view.line.value!.posts
+  const middle = station.value - pixels / scale.value
+  const from = posts.findIndex(({ id }) => id === view.post.value?.id)
+  const near = posts.reduce(
+    (best, post, i) => (Math.abs(post.station - middle) < Math.abs(posts[best]!.station - middle) ? i : best),
+    0,
+  )
+  view.walk((near === from ? -Math.sign(pixels) : near - from) || 0)
 }
-function onWheel(event: WheelEvent): void {
-  if (props.still) return
-  event.preventDefault()
-  changeZoom(event.deltaY < 0 ? 1.12 : 1 / 1.12)
-}
-useSwipe(frame, {
-  threshold: 40,
-  onSwipeEnd: (_event, direction) => {
-    if (props.still) return
-    if (direction === 'left') view.walk(1)
-    if (direction === 'right') view.walk(-1)
+useGestures(frame, () => !props.still, {
+  grab(target) {
+    const id = target.closest('[data-post]')?.getAttribute('data-post')
+    if (!props.building || !id) return false
+    drag.grab(id)
+    return true
   },
+  pull: drag.pull,
+  drop: drag.drop,
+  pan(pixels) {
+    panning.value = true
+    pan.value = pixels
+  },
+  rest,
+  enlarge,
 })
 </script>
 
 <template>
-  <div ref="frame" class="focus-drawing" @wheel="onWheel">
-    <svg v-if="width && section && fence" :width="width" :height="height" role="img" :aria-label="words">
+  <div ref="frame" class="focus-drawing" :class="{ still, building }" data-drawing>
+    <svg
+      v-if="width && section && model.fence.value"
+      :width="width"
+      :height="height"
+      role="img"
+      :aria-label="model.words.value"
+    >
       <DrawingPatterns />
-      <GroundStrip :soil="view.post.value!.soil" :viewport="viewport" />
-      <g class="glide" :style="{ transform: shift }">
-        <FenceDrawing :fence="fence" :viewport="viewport" @choose="view.choose" />
-      </g>
-      <line x1="0" :x2="width" :y1="stringY" :y2="stringY" class="string-line" />
-      <text :x="width - 10" :y="stringY - 8" text-anchor="end" class="string-name">string</text>
-      <g class="glide" :style="{ transform: shift }">
+      <g class="glide" :class="{ held: panning }" :style="{ transform: `translate(${model.shift.value}px, 0)` }">
+        <GroundStrip :soil="view.post.value!.soil" :ground="model.ground.value" :viewport="viewport" />
+        <MarkDrawing :marks="model.marks.value" :viewport="viewport" />
+        <FenceDrawing
+          :fence="model.fence.value"
+          :chosen="{ id: model.chosen.value, station }"
+          :viewport="viewport"
+          @choose="view.choose"
+        />
+        <polyline :points="svgPoints(model.string.value, viewport)" class="string-line" />
         <line
           v-if="section.plumb"
           class="plumb"
@@ -98,26 +85,34 @@ useSwipe(frame, {
         <DrawnShape
           v-for="shape in section.shapes"
           :key="shape.key"
+          class="chosen-shape"
           :shape="shape"
           :viewport="viewport"
           :origin="station"
         />
         <DimensionLine
-          v-for="dimension in section.dimensions"
+          v-for="dimension in model.dimensions.value"
           :key="dimension.key"
           :dimension="dimension"
           :viewport="viewport"
-          :origin="station"
         />
-        <DrawingNote v-for="note in notes" :key="note.key" :note="note" :viewport="viewport" :origin="station" />
+        <DrawingLabels :labels="model.labels.value" />
       </g>
+      <text
+        :x="width - 10"
+        :y="px(viewport.groundY - (view.line.value?.height ?? 0) * scale - 8)"
+        text-anchor="end"
+        class="string-name"
+      >
+        string
+      </text>
       <text :x="12" :y="height - 12" class="name">
         {{ view.post.value?.id }} · {{ row(tables.soils, view.post.value!.soil).name.toLowerCase() }}
       </text>
     </svg>
     <div v-if="!still" class="zoom no-print">
-      <v-btn aria-label="Draw larger" title="Draw larger" @click="changeZoom(1.25)">+</v-btn>
-      <v-btn aria-label="Draw smaller" title="Draw smaller" @click="changeZoom(0.8)">−</v-btn>
+      <v-btn aria-label="Draw larger" title="Draw larger (+)" @click="enlarge(1.25)">+</v-btn>
+      <v-btn aria-label="Draw smaller" title="Draw smaller (−)" @click="enlarge(0.8)">−</v-btn>
     </div>
   </div>
 </template>
@@ -128,12 +123,17 @@ useSwipe(frame, {
   width: 100%;
   height: 100%;
   overflow: hidden;
-  touch-action: pan-y;
+  touch-action: none;
+  user-select: none;
+}
+.still {
+  touch-action: auto;
 }
 svg {
   display: block;
 }
 .string-line {
+  fill: none;
   stroke: var(--string);
   stroke-width: 1.6;
 }
@@ -146,8 +146,14 @@ svg {
   stroke-width: 1.4;
   stroke-dasharray: 7 5;
 }
+.chosen-shape {
+  pointer-events: none;
+}
 .glide {
   transition: transform 0.28s ease-out;
+}
+.glide.held {
+  transition: none;
 }
 .zoom {
   position: absolute;

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { leanOf } from '~~/core/setout/lean'
-import { ACROSS, ALONG, leanIn, withLean } from '~~/core/setout/lean'
+import { leanOf, ACROSS, ALONG, leanIn, withLean } from '~~/core/setout/lean'
 import type { Instrument, LeanReading } from '~~/core/job/observations'
 import { usePreferencesStore } from '~/stores/preferences'
 

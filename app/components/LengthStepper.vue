@@ -89,7 +89,6 @@ label {
   font-size: 26px;
   padding: 0;
   min-width: 0;
-  height: 52px;
 }
 input {
   border: 1.5px solid var(--ink);
@@ -98,7 +97,7 @@ input {
   width: 100%;
   color: var(--ink);
   background: var(--paper);
-  height: 52px;
+  height: 48px;
 }
 .unset input {
   border-style: dashed;

@@ -78,6 +78,10 @@ function jump(key: string): void {
 .part {
   scroll-margin-top: 52px;
 }
+.part + .part > .panel-section:first-child {
+  border-top: 1.5px solid var(--rule);
+  padding-top: 14px;
+}
 .onward {
   margin: 8px 0 20px;
 }

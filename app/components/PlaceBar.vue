@@ -79,7 +79,7 @@ const route = useRoute()
   background: var(--string);
 }
 sup {
-  font-size: 12px;
+  font-size: 14px;
   margin-left: 4px;
   color: var(--soft-ink);
 }

@@ -4,6 +4,7 @@ import { sectionSize } from '~~/core/timber/section'
 import type { Command } from '~~/core/job/commands'
 import type { Footing, FootingKind } from '~~/core/job/types'
 import { tables } from '~~/data/tables'
+import { smallPicture } from '~/drawing/smallPictures'
 import { useJobStore } from '~/stores/job'
 import { DUTY_ITEMS, FOOTING_ITEMS, MATERIAL_ITEMS } from '~/words'
 
@@ -17,7 +18,11 @@ function set(key: PostKey, value: unknown): Promise<InputError | undefined> {
   return store.edit([{ name: 'setPost', ...view.address.value, key, value }])
 }
 
-const soilItems = tables.soils.map((soil) => ({ value: soil.key, title: `${soil.name}: ${soil.fieldTest}` }))
+const SOILS = tables.soils.map((soil) => ({ value: soil.key, words: soil.name.toLowerCase() }))
+const fieldTest = computed(() => {
+  const soil = tables.soils.find(({ key }) => key === post.value.soil)
+  return soil ? `${soil.name}: ${soil.fieldTest}.` : ''
+})
 const size = computed(() => sectionSize(post.value.section).along)
 function setSize(value: number | null): Promise<InputError | undefined> {
   return set('section', value === null ? null : { shape: 'rectangle', along: value, across: value })
@@ -46,6 +51,7 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
         @update:model-value="set('duty', $event)"
       />
       <LengthStepper label="Square size" :value="size" :step="0.005" :smallest="0.03" :save="setSize" />
+      <QuantityField label="Age, years" :value="post.ageYears" :save="(value) => set('ageYears', value)" />
       <LengthStepper
         label="Whole length"
         :value="post.length"
@@ -56,15 +62,17 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
     </div>
   </div>
   <div class="panel-section">
-    <h3>The ground and the footing</h3>
+    <AnswerTiles
+      v-slot="{ value }"
+      question="The soil: push a thumb or a bar into the side of the hole"
+      :answers="SOILS"
+      :value="post.soil"
+      @answer="$event && set('soil', $event)"
+    >
+      <SmallPicture :parts="smallPicture('soil', value)!" />
+    </AnswerTiles>
+    <p class="soft">{{ fieldTest }}</p>
     <div class="field-grid">
-      <v-select
-        class="wide"
-        label="Soil: push a thumb or a bar into the side of the hole"
-        :items="soilItems"
-        :model-value="post.soil"
-        @update:model-value="set('soil', $event)"
-      />
       <v-select
         label="Footing"
         :items="FOOTING_ITEMS"
@@ -97,9 +105,6 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
 </template>
 
 <style scoped>
-.wide {
-  grid-column: 1 / -1;
-}
 .wet {
   height: 52px;
 }

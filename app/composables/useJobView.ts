@@ -6,7 +6,7 @@ import { tables } from '~~/data/tables'
 import { useJobStore } from '~/stores/job'
 
 const planJob = planner(tables)
-const AS_IT_STANDS = ['look', 'cause']
+const AS_IT_STANDS = ['walk', 'look', 'cause']
 
 /**
  * The chosen post with its line and figures, for every place of the work. The choice stands in

@@ -6,7 +6,8 @@ import { PLACES } from './places'
 
 export const KEYS = [
   { keys: '← →', says: 'post before, next post' },
-  { keys: '2 3 4 5 0', says: 'Look, Cause, Repair, Hole, Sheet' },
+  { keys: '1 2 3 4 5 0', says: 'Walk, Look, Cause, Repair, Hole, Sheet' },
+  { keys: '+ −', says: 'draw larger, draw smaller' },
   { keys: 'n', says: 'new reading: the first one not made yet' },
   { keys: '/', says: 'find a post or do anything by its name' },
   { keys: 'u', says: 'metres, or feet and inches' },
@@ -41,6 +42,7 @@ const TYPING = 'input, textarea, select, [role="combobox"], [role="listbox"], [c
 export function useJobKeys(): void {
   const store = useJobStore()
   const view = useJobView()
+  const drawing = useDrawing()
 
   const actions: Record<string, () => unknown> = {
     ArrowLeft: () => view.walk(-1),
@@ -48,6 +50,8 @@ export function useJobKeys(): void {
     z: () => store.undo(),
     Z: () => store.redo(),
     n: () => newReading(),
+    '+': () => drawing.enlarge(1.25),
+    '-': () => drawing.enlarge(0.8),
     ...Object.fromEntries(PLACES.map(({ digit, place }) => [digit, () => view.goTo(place)])),
   }
 

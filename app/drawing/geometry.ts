@@ -30,7 +30,7 @@ export interface Dimension {
   from: Point
   to: Point
   /** Side of the line on which the figure stands. */
-  side: 'left' | 'right' | 'above' | 'below'
+  side: 'left' | 'right' | 'above' | 'below' | 'over'
   length: Metres
   words?: string
 }
@@ -41,6 +41,10 @@ export interface Note {
   text: string
   side: 'left' | 'right'
 }
+
+/** The same points, higher by `rise`. */
+export const lifted = (points: readonly Point[], rise: Metres): Point[] =>
+  rise === 0 ? [...points] : points.map(([x, y]) => [x, y + rise] as const)
 
 export function box(left: Metres, right: Metres, bottom: Metres, top: Metres): Point[] {
   return [

@@ -3,7 +3,8 @@ import type { LineKind } from '~~/core/job/types'
 import { leanSlopes } from '~~/core/setout/lean'
 import { sectionSize } from '~~/core/timber/section'
 import type { Metres } from '~~/core/units/types'
-import { leaning, type Point, type Shape } from './geometry'
+import { leaning, lifted, type Point, type Shape } from './geometry'
+import { riseOver } from './groundModel'
 import { buriedDepth, matterOf, outlineOf, standingFooting } from './standing'
 
 export interface BayModel {
@@ -18,6 +19,8 @@ export interface BayModel {
 export interface PostModel {
   id: string
   station: Metres
+  /** Ground here over the ground of the chosen post, m. */
+  rise: Metres
   shapes: Shape[]
 }
 
@@ -61,31 +64,55 @@ const RAIL_HEIGHT: Metres = 0.075
 export function lineModel(line: ResolvedLine, chosen: string, from: Metres, to: Metres, repaired: boolean): LineModel {
   const slopeOf = (post: ResolvedPost) =>
     repaired && post.id === chosen ? 0 : leanSlopes(post.observations.lean).along
+  const rise = riseOver(line, chosen)
   const near = line.posts.filter((post, i) => {
     const before = line.posts[i - 1]?.station ?? post.station
     const after = line.posts[i + 1]?.station ?? post.station
     return after >= from && before <= to
   })
   return {
-    posts: near.filter((post) => post.id !== chosen).map((post) => postModel(line, post)),
+    posts: near.filter((post) => post.id !== chosen).map((post) => postModel(line, post, rise(post))),
     bays: near.flatMap((post, i) => {
       const next = near[i + 1]
-      return next ? [bayModel(line, [post, next], chosen, slopeOf)] : []
+      return next ? [liftedBay(bayModel(line, [post, next], chosen, slopeOf), post, next, rise)] : []
     }),
   }
 }
 
-function postModel(line: ResolvedLine, post: ResolvedPost): PostModel {
+function postModel(line: ResolvedLine, post: ResolvedPost, rise: Metres): PostModel {
   const { along } = sectionSize(post.section)
   const slope = leanSlopes(post.observations.lean).along
+  const shapes: Shape[] = [
+    ...standingFooting(post),
+    { key: 'buried', matter: 'wood', points: leaning(along, -buriedDepth(line, post), 0, slope), outline: 'none' },
+    { key: 'post', matter: matterOf(post), points: leaning(along, 0, line.height, slope), outline: outlineOf(post) },
+  ]
   return {
     id: post.id,
     station: post.station,
-    shapes: [
-      ...standingFooting(post),
-      { key: 'buried', matter: 'wood', points: leaning(along, -buriedDepth(line, post), 0, slope), outline: 'none' },
-      { key: 'post', matter: matterOf(post), points: leaning(along, 0, line.height, slope), outline: outlineOf(post) },
-    ],
+    rise,
+    shapes: rise === 0 ? shapes : shapes.map((shape) => ({ ...shape, points: lifted(shape.points, rise) })),
+  }
+}
+
+/** Cladding follows the ground straight from post to post. */
+function liftedBay(
+  bay: BayModel,
+  left: ResolvedPost,
+  right: ResolvedPost,
+  rise: (post: ResolvedPost) => Metres,
+): BayModel {
+  const [low, high] = [rise(left), rise(right)]
+  if (low === 0 && high === 0) return bay
+  const lift = ([x, y]: Point): Point => [
+    x,
+    y + low + ((high - low) * (x - left.station)) / (right.station - left.station),
+  ]
+  return {
+    ...bay,
+    area: bay.area.map(lift),
+    rails: bay.rails.map((rail) => rail.map(lift)),
+    joints: bay.joints.map(([from, to]) => [lift(from), lift(to)]),
   }
 }
 

@@ -43,7 +43,8 @@ const arcs = (count: number) =>
     part('line', `M${52 + 6 * i} ${14 - 3 * i}a${8 + 5 * i} ${8 + 5 * i} 0 0 1 0 ${16 + 6 * i}`),
   )
 const hammer = [part('steel', rect(14, 16, 14, 9)), part('line', 'M21 25l-8 18')]
-const arrow = (width: number) => part(width > 2 ? 'bold' : 'line', 'M66 16q-10 -2 -18 5m7 -6l-7 6l9 2')
+/** Pushed back upright from the right, at a height. */
+const push = (y: number, ink: Ink) => part(ink, `M72 ${y}H50m7 -5l-7 5l7 5`)
 const drops = part('water', 'M12 52q4 -4 8 0t8 0t8 0t8 0t8 0t8 0t8 0v3q-4 4 -8 0t-8 0t-8 0t-8 0t-8 0t-8 0t-8 0z')
 const threePosts = (turns: (Part['turn'] | undefined)[]) =>
   scene([14, 40, 66].map((x, i) => part('post', rect(x - 3, 12, 6, 44), turns[i] && [turns[i][0], x, 54])))
@@ -53,13 +54,38 @@ const fence = (panelTurn?: Part['turn'], drop = 0) => [
 ]
 const tube = part('steel', rect(32, 6, 16, 56))
 
+/** A thumb pushed into a cut face of soil, so deep. */
+const thumb = (depth: number) => [
+  part('soil', rect(30, 0, 50, 72)),
+  part('bold', 'M30 0v72'),
+  part('post', `M0 30h${22 + depth}q8 0 8 6t-8 6H0z`),
+]
+/** A bar driven down into soil, so deep, by hand or hammer. */
+const bar = (depth: number, hammered: boolean) =>
+  scene(
+    [part('steel', rect(38, 6, 4, 34 + depth))],
+    hammered ? [part('steel', rect(28, 0, 24, 8))] : [part('post', `${rect(34, 8, 12, 5)}${rect(34, 15, 12, 5)}`)],
+  )
+const stones = (ink: Ink) => [
+  part(
+    ink,
+    [
+      [14, 50, 5],
+      [30, 58, 6],
+      [48, 50, 5],
+      [64, 60, 7],
+      [22, 66, 4],
+      [56, 66, 4],
+    ]
+      .map(([x, y, r]) => dot(x!, y!, r!))
+      .join(''),
+  ),
+]
+
 const BY_QUESTION: Record<string, Record<string, Part[]>> = {
   comesUpright: {
-    easily: scene([part('dashed', rect(36, 6, 8, 34), leaning), part('post', rect(36, 6, 8, 56))], [arrow(1)]),
-    'with-force': scene(
-      [part('dashed', rect(36, 6, 8, 34), leaning), post()],
-      [arrow(3), part('bold', 'M66 26q-10 -2 -18 5m7 -6l-7 6l9 2')],
-    ),
+    easily: scene([part('dashed', rect(36, 6, 8, 34), leaning), part('post', rect(36, 6, 8, 56))], [push(14, 'line')]),
+    'with-force': scene([part('dashed', rect(36, 6, 8, 34), leaning), post()], [push(12, 'bold'), push(24, 'bold')]),
     'will-not': scene([footing(leaning), post(leaning)], [part('bold', 'M60 12l12 12m0 -12l-12 12')]),
   },
   tap: {
@@ -206,6 +232,54 @@ const BY_QUESTION: Record<string, Record<string, Part[]>> = {
     'panel-sunk': scene(
       [post()],
       [...fence(undefined, 6), part('line', 'M48 8h28'), part('line', 'M62 8v6m-2.5 -2.5l2.5 2.5l2.5 -2.5')],
+    ),
+  },
+  soil: {
+    'soft-clay': thumb(30),
+    'firm-clay': thumb(18),
+    'stiff-clay': thumb(6),
+    'hard-clay': [...thumb(-2), part('line', 'M34 26l8 -4M34 46l9 4')],
+    'loose-sand': bar(26, false),
+    'medium-sand': bar(20, true),
+    'dense-sand': bar(7, true),
+    gravel: scene(stones('footing'), [part('bold', 'M40 6v30M26 14q14 -14 28 0')]),
+    'made-ground': scene([
+      part('decay', rect(0, 40, 80, 12)),
+      part('steel', 'M18 58l8 -3l3 7l-8 3zM50 60l9 0l0 6l-9 0z'),
+    ]),
+    peat: scene(
+      [part('decay', rect(0, 40, 80, 32)), part('line', 'M8 48h16M30 56h20M56 48h14M14 64h18M52 64h18')],
+      [part('line', 'M30 36q10 10 20 0')],
+    ),
+    'deep-fill': scene([
+      part('steel', 'M10 46l10 -2l2 8l-10 2zM44 52l12 -2l1 8l-11 2zM22 62l10 2l-2 6l-10 -2zM60 64h10v6h-10z'),
+      part('bold', 'M74 44v26'),
+    ]),
+    rock: scene(
+      [part('footing', 'M0 44l22 -2l20 4l18 -3l20 2v27h-80z'), part('line', 'M22 42l6 30M42 46l-4 12l8 14M60 43l4 29')],
+      [part('steel', rect(38, 8, 4, 32))],
+    ),
+  },
+  mark: {
+    service: scene(
+      [part('steel', 'M40 44l10 10l-10 10l-10 -10z'), part('line', 'M0 54h28M52 54h28')],
+      [part('dashed', 'M40 40V10')],
+    ),
+    root: scene([part('decay', 'M0 50q20 -6 36 4t44 2v6q-28 6 -44 -3t-36 -2z')]),
+    downpipe: scene(
+      [],
+      [part('panel', rect(0, 4, 30, 36)), part('steel', rect(32, 4, 7, 40)), part('line', 'M28 12h14M28 28h14')],
+    ),
+    wall: scene(
+      [],
+      [
+        part('footing', rect(8, 10, 64, 30)),
+        part('line', 'M8 20h64M8 30h64M24 10v10M52 10v10M16 20v10M40 20v10M62 20v10M24 30v10M52 30v10'),
+      ],
+    ),
+    tree: scene(
+      [part('decay', 'M36 40l-14 14M44 40l14 14')],
+      [part('decay', rect(36, 18, 8, 24)), part('soil', dot(40, 14, 13)), part('line', dot(40, 14, 13))],
     ),
   },
   wrap: {

@@ -44,7 +44,7 @@ const found = computed(
     <header class="head">
       <p class="brand measure">VINDEX</p>
       <span class="grow" />
-      <NewJobForm @made="(id) => navigateTo(`/jobs/${id}/look`)" />
+      <NewJobForm @made="(id) => navigateTo(`/jobs/${id}/walk`)" />
     </header>
     <main>
       <p v-if="failure" class="caution" role="alert">
@@ -70,7 +70,7 @@ const found = computed(
           /></label>
         </div>
         <p v-if="!jobs" role="status">Reading the jobs …</p>
-        <p v-else-if="jobs.length === 0">No jobs yet. Make one, or open a job file.</p>
+        <p v-else-if="jobs.length === 0">No jobs yet. Make one, or open a file.</p>
         <ul class="list">
           <li v-for="job in found" :key="job.id">
             <NuxtLink :to="`/jobs/${job.id}/look`" class="job">

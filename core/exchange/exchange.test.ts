@@ -6,7 +6,7 @@ import type { Coordinates, Job } from '../job/types'
 import { jobOf, runOfPosts } from '../testing'
 import { guessHeading } from './columns'
 import { distance, jobGeoJson, lineFromCourse, placeAt, readCourse } from './geojson'
-import { guessHeadings, postsTable, readPosts } from './posts'
+import { guessBareUnit, guessHeadings, postsTable, readPosts } from './posts'
 
 const readBack = (job: Job) => {
   const [headings, ...rows] = postsTable(job)
@@ -70,6 +70,23 @@ describe('posts as a table', () => {
     const guessed = guessHeading(heading)
     expect(guessed.column?.path).toBe(path)
     expect(guessed.unit).toBe(unit)
+  })
+
+  it.each([
+    [['0', '2.4', '4.8'], 'm', 'm'],
+    [['0', '2400', '4800'], 'm', 'mm'],
+    [['0', '8', '16'], 'm', 'ft'],
+    [['0', '2.4', '4.8'], 'ft', 'm'],
+    [['0', '95', '190'], 'm', 'in'],
+    [['0'], 'ft', 'ft'],
+  ])('guesses what bare readings %j are in', (cells, usual, unit) => {
+    expect(
+      guessBareUnit(
+        cells.map((cell) => [cell]),
+        guessHeadings(['tape']),
+        usual,
+      ),
+    ).toBe(unit)
   })
 
   it('takes columns in any order, in any unit, and numbers posts that have no name', () => {

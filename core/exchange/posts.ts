@@ -1,7 +1,7 @@
 import { InputError } from '../errors'
 import type { Job, Line, Post } from '../job/types'
 import { parseLength } from '../units/length'
-import { COLUMNS, guessHeading, type Column, type Heading } from './columns'
+import { COLUMNS, guessHeading, HEADING_UNITS, type Column, type Heading } from './columns'
 
 /* Posts as a table of text, one row each: what a CSV file holds. Quoting is left to whoever writes the file. */
 
@@ -81,6 +81,32 @@ export function readPosts(
   })
   const sorted = [...lines].map(([id, posts]) => ({ id, posts: [...posts].sort((a, b) => a.station - b.station) }))
   return { lines: sorted, problems: [...problems, ...sharedStations(rows, headings, sorted)] }
+}
+
+/** Between these a bay is likely, m. */
+const LIKELY_BAY = { least: 1.2, most: 4 }
+
+/**
+ * What bare tape readings are likely in: the unit that makes usual bays of them.
+ *
+ * @param usual the person's own unit, tried first
+ * @example guessBareUnit([['0'], ['2400'], ['4800']], guessHeadings(['tape']), 'm') // 'mm'
+ */
+export function guessBareUnit(
+  rows: readonly (readonly string[])[],
+  headings: readonly Heading[],
+  usual: string,
+): string {
+  const at = headings.findIndex(({ column }) => column?.path === 'station')
+  const stations = rows.map((row) => Number((row[at] ?? '').replace(',', '.'))).filter(Number.isFinite)
+  const bays = stations.slice(1).map((station, i) => Math.abs(station - stations[i]!))
+  const middle = [...bays].sort((a, b) => a - b)[Math.floor(bays.length / 2)]
+  if (middle === undefined) return usual
+  const likely = (unit: string) => {
+    const bay = middle * HEADING_UNITS[unit]!
+    return bay >= LIKELY_BAY.least && bay <= LIKELY_BAY.most
+  }
+  return [usual, ...Object.keys(HEADING_UNITS)].find(likely) ?? usual
 }
 
 export const guessHeadings = (headings: readonly string[]): Heading[] => headings.map(guessHeading)

@@ -216,11 +216,16 @@ describe('merging key by key', () => {
 
 describe('small things around a job', () => {
   it('makes a line of equal bays', () => {
-    const made = newJob({ name: ' Back fence ', posts: 5, bay: 2.4, height: 1.8 })
+    const made = newJob({ name: ' Back fence ', tape: '4 x 2.4', height: 1.8 })
     expect(made.name).toBe('Back fence')
     expect(made.lines[0]!.posts.map((post) => post.station)).toEqual([0, 2.4, 4.8, 7.2, 9.6])
     expect(checkJob(made, known)).toEqual([])
-    expect(() => newJob({ name: 'x', posts: 2.5, bay: 2, height: 1 })).toThrow(InputError)
+    expect(newJob({ name: 'x', tape: `0, 8'`, units: 'feet-inches', height: 1 }).lines[0]!.length).toBeCloseTo(
+      2.4384,
+      9,
+    )
+    expect(() => newJob({ name: 'x', tape: '0, 2, 1', height: 1 })).toThrow('reading 3')
+    expect(() => newJob({ name: 'x', height: 1 })).toThrow(InputError)
   })
 
   it.each<[Observations, ReturnType<typeof postState>]>([

@@ -16,11 +16,12 @@ const site: Site = {
 
 const stands: Observations = { pushPivot: 'nothing-moves', probeAtGround: 0 }
 
-/** Posts at equal bays; `changes` by number of the post, counted from 1. */
-function run(letter: string, count: number, bay: number, common: Partial<Post>, changes: Record<number, Partial<Post>>): Post[] {
+/** Posts at equal bays; `changes` by number of the post, counted from 1; the ground falls by `fall` from post to post. */
+function run(letter: string, count: number, bay: number, common: Partial<Post>, changes: Record<number, Partial<Post>>, fall = 0): Post[] {
   return Array.from({ length: count }, (_, i) => ({
     id: `${letter}${i + 1}`,
     station: Math.round(i * bay * 1e3) / 1e3,
+    ...(fall > 0 ? { groundLevel: 0 - Math.round(i * fall * 1e3) / 1e3 } : {}),
     ...common,
     ...changes[i + 1],
   }))
@@ -61,6 +62,10 @@ function bankSide(): Job {
     cornerAtStart: false,
     cornerAtEnd: true,
     remainingYears: 8,
+    marks: [
+      { id: 'lamp-cable', kind: 'service', service: 'electricity', station: 31.4, offset: 0.4, note: 'feeds the lamp at the bowser' },
+      { id: 'alder', kind: 'tree', station: 38.9, offset: 1.6, size: 0.22 },
+    ],
     posts: run('B', 20, 2.4, common, {
       4: { observations: { ...rotted(-0.05), footingFound: 'adequate' } },
       7: { observations: { ...rotted(-0.067), breakFace: 'brown-and-crumbly' } },
@@ -88,6 +93,10 @@ function laneSide(): Job {
     cornerAtStart: true,
     cornerAtEnd: false,
     remainingYears: 15,
+    levelReference: 1.2,
+    // A place in the open sea: the gardens are invented.
+    course: [[2.05, 54.02], [2.0502, 54.02013]],
+    marks: [{ id: 'downpipe', kind: 'downpipe', station: 16.2, offset: -0.3 }],
     posts: run('L', 12, 1.83, {
       material: 'treated-softwood',
       section: { shape: 'rectangle', along: 0.1, across: 0.1 },
@@ -101,7 +110,7 @@ function laneSide(): Job {
       4: { observations: { pushPivot: 'footing-moves', comesUpright: 'will-not', probeAtGround: 0, lean: { offset: 0.06, over: 1.2, direction: 0 } } },
       8: { observations: { pushPivot: 'in-the-soil', probeAtGround: 0, lean: { offset: -0.03, over: 1.2, direction: 0 } } },
       11: { duty: 'gate-hinge', gate: { leafWidth: 1.1, leafMass: 32, hingeSpacing: 0.9 }, observations: { pushPivot: 'footing-moves', onset: 'slowly' } },
-    }),
+    }, 0.035),
   }
   return { format: 'vindex-job', version: 1, name: 'Lane side, small footings', site: { ...site, shelter: 1 }, lines: [line] }
 }

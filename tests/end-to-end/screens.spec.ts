@@ -19,7 +19,7 @@ for (const viewport of SIZES) {
     const id = await importJob(request, job)
     for (const path of [
       '/',
-      ...['look', 'cause', 'repair', 'hole', 'sheet'].map((place) => `/jobs/${id}/${place}?post=T3`),
+      ...['walk', 'look', 'cause', 'repair', 'hole', 'sheet'].map((place) => `/jobs/${id}/${place}?post=T3`),
     ]) {
       await open(page, path)
       await expect(page.getByRole('heading').first()).toBeAttached()
@@ -73,14 +73,14 @@ test('find goes to any post, place or unit by its name', async ({ page, request 
 test('a job is made from nothing, and its fields say what is wrong', async ({ page }) => {
   await open(page, '/')
   await page.getByRole('button', { name: 'New job' }).click()
-  await page.getByLabel('Bay, post to post').fill('far')
+  await page.getByLabel('Posts: tape readings, or bays').fill('0, far')
   await page.getByRole('button', { name: 'Make it' }).click()
-  await expect(page.getByText(/bay is "far"; it must be a length/)).toBeVisible()
-  await page.getByLabel('Bay, post to post').fill('8 ft')
+  await expect(page.getByText(/reading 2 is "far"; it must be a length/)).toBeVisible()
+  await page.getByLabel('Posts: tape readings, or bays').fill('4 x 8 ft')
   await page.getByRole('button', { name: 'Make it' }).click()
   await expect(page.getByText(/name is ""; it must be text of 1 to 200 letters/)).toBeVisible()
   await page.getByLabel('What is it called?').fill('Back fence')
   await page.getByRole('button', { name: 'Make it' }).click()
-  await expect(page.getByRole('heading', { name: 'A1: what do you see?' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Walk the line: A, 5 posts' })).toBeVisible()
   await expect(page.getByText('Back fence')).toBeVisible()
 })

@@ -1,5 +1,15 @@
 import fc from 'fast-check'
-import { DUTIES, EXPOSURES, FOOTING_KINDS, JOB_FORMAT, JOB_VERSION, LINE_KINDS, MATERIALS, SEASONS, type Job } from '../../core/job/types'
+import {
+  DUTIES,
+  EXPOSURES,
+  FOOTING_KINDS,
+  JOB_FORMAT,
+  JOB_VERSION,
+  LINE_KINDS,
+  MATERIALS,
+  SEASONS,
+  type Job,
+} from '../../core/job/types'
 import { OBSERVATION_VALUES } from '../../core/job/observations'
 import type { Tables } from '../../core/tables'
 

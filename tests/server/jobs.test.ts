@@ -26,7 +26,7 @@ describe('jobs in the database', () => {
   })
 
   it('are listed with their lines, newest first', async () => {
-    const { id } = await createJob(database(), { name: 'Newest', posts: 3, bay: 2, height: 1.5 })
+    const { id } = await createJob(database(), { name: 'Newest', tape: '2 x 2', height: 1.5 })
     const [first] = await listJobs(database())
     expect(first).toMatchObject({ id, name: 'Newest', version: 1, summary: { posts: 3, failed: 0 } })
   })

@@ -5,7 +5,7 @@ import { createJob } from '../../services/jobs'
 export default answering(async (event) => {
   const wanted = await readJson(event)
   if (typeof wanted !== 'object' || wanted === null)
-    throw new InputError('body', wanted, 'an object with name, posts, bay and height')
+    throw new InputError('body', wanted, 'an object with name, tape and height')
   const created = await createJob(await database(), wanted)
   setResponseStatus(event, 201)
   return created

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { postSummary } from '~~/core/job/summary'
-import { CausePlace, HolePlace, LookPlace, RepairPlace } from '#components'
+import { CausePlace, HolePlace, LookPlace, RepairPlace, WalkPlace } from '#components'
 import { PLACES, type Place } from '~/composables/places'
 import { useJobKeys } from '~/composables/useKeys'
 import { useJobStore } from '~/stores/job'
@@ -21,7 +21,7 @@ const view = useJobView()
 useJobKeys()
 
 const place = computed(() => router.currentRoute.value.params.place as Place | undefined)
-const PANELS = { look: LookPlace, cause: CausePlace, repair: RepairPlace, hole: HolePlace }
+const PANELS = { walk: WalkPlace, look: LookPlace, cause: CausePlace, repair: RepairPlace, hole: HolePlace }
 const panel = computed(() => PANELS[place.value as keyof typeof PANELS])
 const placeName = computed(() => PLACES.find((each) => each.place === place.value)?.name ?? '')
 const onPhone = useMediaQuery('(max-width: 760px)')
@@ -81,7 +81,7 @@ watch(
       <PlaceBar v-if="place" :place="place" />
       <SheetPage v-if="place === 'sheet'" />
       <main v-else class="work">
-        <FocusDrawing class="drawing" />
+        <FocusDrawing class="drawing" :building="place === 'walk'" />
         <div ref="panelFrame" class="panel" :data-place="place">
           <ConflictPanel />
           <component :is="panel" />
