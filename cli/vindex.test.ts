@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
@@ -33,6 +33,25 @@ describe('the vindex command', () => {
     expect(vindex(['check', jobFile])).toMatchObject({
       status: 0,
       stdout: 'Bank side after the March storm: a valid job file\n',
+    })
+  })
+
+  it('converts a job to a table of posts and to lines on the earth', () => {
+    const csv = vindex(['convert', jobFile, '--to', 'csv']).stdout.split('\n')
+    expect(csv[0]).toMatch(/^line,id,station \(m\),/)
+    expect(csv).toHaveLength(22)
+    const placed = join(folder, 'placed.json')
+    writeFileSync(placed, JSON.stringify(demoJobs()[1]))
+    const out = join(folder, 'line.geojson')
+    expect(vindex(['convert', placed, '--to', 'geojson', '--out', out])).toMatchObject({ status: 0, stdout: '' })
+    expect(JSON.parse(readFileSync(out, 'utf8')).features).toHaveLength(13)
+    expect(vindex(['convert', jobFile, '--to', 'geojson'])).toMatchObject({
+      status: 2,
+      stderr: expect.stringMatching(/^vindex: course is missing/),
+    })
+    expect(vindex(['convert', jobFile, '--to', 'stone'])).toMatchObject({
+      status: 2,
+      stderr: 'vindex: --to is "stone"; it must be one of csv, geojson\n',
     })
   })
 

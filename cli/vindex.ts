@@ -1,6 +1,8 @@
-import { readFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
 import { calculate, calculations } from '../core/calc/registry'
-import { InputError } from '../core/errors'
+import { InputError, requireChoice } from '../core/errors'
+import { jobGeoJson } from '../core/exchange/geojson'
+import { postsTable } from '../core/exchange/posts'
 import { knownKeys } from '../core/job/knownKeys'
 import { plan } from '../core/job/plan'
 import type { Job } from '../core/job/types'
@@ -13,7 +15,8 @@ export interface Terminal {
   stderr: { write: (text: string) => unknown }
 }
 
-const USAGE = 'vindex plan JOB.json | check JOB.json | calc [NAME [JSON or -]]'
+const USAGE =
+  'vindex plan JOB.json | check JOB.json | convert JOB.json --to csv|geojson [--out FILE] | calc [NAME [JSON or -]]'
 const BAD_INPUT = 2
 const FAULT = 1
 
@@ -38,12 +41,43 @@ async function answer([command, ...rest]: readonly string[], terminal: Terminal)
       return json(plan(await readJobFile(rest[0], terminal), tables))
     case 'check':
       return `${(await readJobFile(rest[0], terminal)).name}: a valid job file\n`
+    case 'convert':
+      return convert(rest, terminal)
     case 'calc':
       return rest.length === 0 ? listing() : json(calculate(rest[0]!, readInput(rest[1], terminal), tables))
     default:
       throw new InputError('command', command, USAGE)
   }
 }
+
+const FORMATS = ['csv', 'geojson'] as const
+
+/** A job in another form, on standard output or in a file. */
+async function convert([path, ...options]: readonly string[], terminal: Terminal): Promise<string> {
+  const option = (name: string) => {
+    const at = options.indexOf(name)
+    return at < 0 ? undefined : options[at + 1]
+  }
+  const format = requireChoice('--to', option('--to'), FORMATS)
+  const job = await readJobFile(path, terminal)
+  const text = format === 'csv' ? csv(postsTable(job)) : json(jobGeoJson(job))
+  const out = option('--out')
+  if (out === undefined) return text
+  try {
+    writeFileSync(out, text)
+  } catch {
+    throw new InputError('--out', out, 'a file that can be written')
+  }
+  return ''
+}
+
+/** Cells with a comma, a quote or a line's end in them are quoted, RFC 4180. */
+const csv = (rows: readonly (readonly string[])[]): string =>
+  rows
+    .map(
+      (row) => `${row.map((cell) => (/[",\n\r]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell)).join(',')}\n`,
+    )
+    .join('')
 
 async function readJobFile(path: string | undefined, terminal: Terminal): Promise<Job> {
   if (path === undefined) throw new InputError('JOB.json', path, 'the path of a job file, or -')

@@ -24,7 +24,8 @@ const words = computed(() => {
       return held.value?.steady ? 'It stands still.' : 'It still moves: hold it against the post.'
   }
 })
-const mannerItems = MANNERS.map((value) => ({ value, title: `stand-in, ${value}` }))
+/** No real one is connected yet: how the one that stands in for it behaves. */
+const mannerChoices = MANNERS.map((value) => ({ value, words: value }))
 </script>
 
 <template>
@@ -43,8 +44,8 @@ const mannerItems = MANNERS.map((value) => ({ value, title: `stand-in, ${value}`
       >
       <v-btn v-if="state === 'off'" @click="connect">Connect the {{ name }}</v-btn>
       <v-btn v-else @click="disconnect">Disconnect</v-btn>
-      <v-select v-model="manner" class="manner" :items="mannerItems" :label="`Which ${name}`" density="compact" />
     </div>
+    <ChoiceBar v-model="manner" :label="`Stand-in for a ${name}`" :choices="mannerChoices" />
   </div>
 </template>
 
@@ -57,8 +58,5 @@ const mannerItems = MANNERS.map((value) => ({ value, title: `stand-in, ${value}`
 }
 .row {
   margin-top: 8px;
-}
-.manner {
-  max-width: 230px;
 }
 </style>

@@ -261,7 +261,9 @@ function withKey<T extends object>(of: T, key: PropertyKey, value: unknown): T {
 }
 
 function withPart(post: Post, part: 'observations' | 'repair', key: string, value: unknown): Post {
-  return withKey(post, part, withKey(post[part] ?? {}, key, value))
+  const changed = withKey(post[part] ?? {}, key, value)
+  // Nothing left is nothing said.
+  return withKey(post, part, Object.keys(changed).length > 0 ? changed : null)
 }
 
 export function findLine(job: Job, id: string): Line {

@@ -33,6 +33,8 @@ describe('growing a job', () => {
 
   it('copies a post a bay further on, or halfway where there is no room', () => {
     expect(copyOf(line!, line!.posts[3]!, 'A5')).toEqual({ id: 'A5', station: 9.6 })
+    // 4.8 + 2.4 is a hair less than 7.2 in floating point.
+    expect(copyOf(line!, line!.posts[2]!, 'A5').station).toBe(6)
     expect(copyOf(line!, line!.posts[0]!, 'A5')).toEqual({ id: 'A5', station: 1.2, material: 'oak', soil: 'gravel' })
   })
 })

@@ -36,7 +36,7 @@ describe('readings', () => {
 
   it('one taken back is an entry too; undone, it was never made', () => {
     const taken = applyCommands(job, [...both, seen(null, 'third', 9)]).lines[0]!.posts[1]!
-    expect(taken.observations).toEqual({})
+    expect(taken.observations).toBeUndefined()
     expect(taken.readings).toHaveLength(3)
     expect(taken.readings![2]!.value).toBeNull()
     expect(wayBack(both).lines[0]!.posts[1]!.readings).toBeUndefined()

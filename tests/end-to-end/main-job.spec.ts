@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { answer, expectSaved, importJob, open, trialJob } from './steps'
+import { answer, expectSaved, importJob, open, tabTo, trialJob } from './steps'
 
 /** Look, cause, repair, hole, sheet: one bad post, once through. */
 async function checkEnd(page: Page): Promise<void> {
@@ -92,18 +92,3 @@ test('the main job with the keyboard alone', async ({ page, request }) => {
   await page.keyboard.press('0')
   await checkEnd(page)
 })
-
-/** Tabs until the named control has the focus. */
-async function tabTo(page: Page, name: string | RegExp): Promise<void> {
-  for (let presses = 0; presses < 60; presses++) {
-    const focused = await page.evaluate(() => {
-      const element = document.activeElement as HTMLInputElement | null
-      return (
-        element?.getAttribute('aria-label') ?? element?.labels?.[0]?.textContent ?? element?.textContent?.trim() ?? ''
-      )
-    })
-    if (typeof name === 'string' ? focused === name : name.test(focused)) return
-    await page.keyboard.press('Tab')
-  }
-  throw new Error(`no way by Tab to ${String(name)}`)
-}

@@ -47,3 +47,18 @@ export const saveSign = (page: Page) => page.locator('[data-sign]')
 export async function expectSaved(page: Page): Promise<void> {
   await expect(saveSign(page)).toHaveText('all saved')
 }
+
+/** Tabs until the named control has the focus. */
+export async function tabTo(page: Page, name: string | RegExp, { back = false } = {}): Promise<void> {
+  for (let presses = 0; presses < 90; presses++) {
+    const focused = await page.evaluate(() => {
+      const element = document.activeElement as HTMLInputElement | null
+      const words = element?.getAttribute('aria-label') ?? element?.labels?.[0]?.textContent ?? element?.textContent
+      // A taken answer carries its mark in the style sheet, not in its words.
+      return words?.trim() ?? ''
+    })
+    if (typeof name === 'string' ? focused === name : name.test(focused)) return
+    await page.keyboard.press(back ? 'Shift+Tab' : 'Tab')
+  }
+  throw new Error(`no way by Tab to ${String(name)}`)
+}

@@ -1,0 +1,130 @@
+import { expect, test, type Page } from '@playwright/test'
+import { answer, expectSaved, importJob, open, tabTo, trialJob } from './steps'
+
+const storedJob = async (page: Page, id: string) => (await (await page.request.get(`/api/jobs/${id}`)).json()).job
+
+test('a line of twenty posts with the keyboard alone, in under three minutes', async ({ page }) => {
+  const began = Date.now()
+  await open(page, '/')
+  await tabTo(page, 'New job')
+  await page.keyboard.press('Enter')
+  await tabTo(page, 'What is it called?')
+  await page.keyboard.type('Orchard side')
+  await tabTo(page, 'Posts: tape readings, or bays')
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('0')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Walk the line: A, 1 posts' })).toBeVisible()
+
+  await tabTo(page, 'Running tape readings, one after the other')
+  await page.keyboard.type('12 x 2.4, 31.2 gate 1.1, 32.44, 34.8, 37.2, 39.6, 42, 44.4')
+  await expect(page.getByText('20 posts, 44.40 m, 1 gate.')).toBeVisible()
+  await tabTo(page, 'Add to A')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Walk the line: A, 20 posts' })).toBeVisible()
+
+  // One post is described, the others are made like it.
+  await tabTo(page, 'Post')
+  await page.keyboard.press('Enter')
+  await tabTo(page, 'stiff clay')
+  await page.keyboard.press('Enter')
+  await tabTo(page, 'Age, years')
+  await page.keyboard.type('12')
+  await page.keyboard.press('Enter')
+  await tabTo(page, 'Make all posts like it', { back: true })
+  await page.keyboard.press('Enter')
+  await expectSaved(page)
+  expect(Date.now() - began).toBeLessThan(180_000)
+
+  const id = /jobs\/([^/]+)/.exec(page.url())![1]!
+  const { posts } = (await storedJob(page, id)).lines[0]
+  expect(posts).toHaveLength(20)
+  expect(
+    posts.every((post: { soil: string; ageYears: number }) => post.soil === 'stiff-clay' && post.ageYears === 12),
+  ).toBe(true)
+  expect(posts.slice(13, 15)).toMatchObject([
+    { station: 31.2, duty: 'gate-hinge', gate: { leafWidth: 1.1 } },
+    { station: 32.44, duty: 'gate-latch' },
+  ])
+})
+
+test('wrong tape readings are answered at the place', async ({ page, request }) => {
+  const id = await importJob(request, trialJob('Tape'))
+  await open(page, `/jobs/${id}/walk?post=T1`)
+  const tape = page.getByLabel('Running tape readings, one after the other')
+  await tape.fill('12, 11')
+  await expect(page.getByText('reading 2 is "11"; it must be beyond 12 m')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Add to T' })).toBeDisabled()
+  await tape.fill('4.8')
+  await page.getByRole('button', { name: 'Add to T' }).click()
+  await expect(page.getByText('Every reading has its post already.')).toBeVisible()
+  await tape.fill('0, 3 x 2.4')
+  await page.getByRole('button', { name: 'Make a new line' }).click()
+  await expect(page.getByRole('heading', { name: 'Walk the line: A, 4 posts' })).toBeVisible()
+})
+
+test('a post is pulled along on the drawing, snaps to equal bays, and the pull can be undone', async ({
+  page,
+  request,
+}) => {
+  const id = await importJob(request, { ...trialJob('Pulling') })
+  await open(page, `/jobs/${id}/walk?post=T3`)
+  await expect(page.getByRole('heading', { name: 'Walk the line: T, 5 posts' })).toBeVisible()
+  const frame = (await page.locator('[data-drawing]').boundingBox())!
+  const [x, y] = [frame.x + frame.width / 2, frame.y + 200]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + 60, y, { steps: 4 })
+  const drawing = page.locator('[data-drawing]')
+  await expect(drawing).not.toContainText('equal bays')
+  await page.mouse.move(x + 6, y, { steps: 8 })
+  await expect(drawing).toContainText('2.40 m equal bays')
+  await page.mouse.move(x + 80, y, { steps: 8 })
+  await page.mouse.up()
+  await expectSaved(page)
+  const moved = (await storedJob(page, id)).lines[0].posts[2].station
+  expect(moved).toBeGreaterThan(5.2)
+  expect(moved).toBeLessThan(5.6)
+  expect(Math.abs(moved * 100 - Math.round(moved * 100))).toBeLessThan(1e-6)
+  await page.keyboard.press('z')
+  await expectSaved(page)
+  await expect(async () => expect((await storedJob(page, id)).lines[0].posts[2].station).toBe(4.8)).toPass()
+})
+
+test('ten edits can be undone after a reload', async ({ page, request }) => {
+  const id = await importJob(request, trialJob('Ten edits'))
+  const before = await storedJob(page, id)
+  await open(page, `/jobs/${id}/walk?post=T3`)
+  await page.getByRole('button', { name: 'Post', exact: true }).click()
+  for (const soil of ['soft clay', 'gravel', 'rock', 'loose sand']) await answer(page, soil).click()
+  await page.getByRole('button', { name: 'Copy this post' }).click()
+  await expect(page.getByRole('heading', { name: 'Walk the line: T, 6 posts' })).toBeVisible()
+  await page.getByRole('button', { name: 'Take it out' }).click()
+  await page.getByRole('button', { name: 'Marks', exact: true }).click()
+  await answer(page, 'buried service').click()
+  await page.keyboard.press('2')
+  for (const words of ['at the ground line', 'easily', 'this post only']) await answer(page, words).click()
+  await expectSaved(page)
+  await page.reload()
+  await expect(answer(page, 'easily')).toHaveAttribute('aria-pressed', 'true')
+  for (let i = 0; i < 10; i++) await page.keyboard.press('z')
+  await expectSaved(page)
+  await expect(async () => expect(await storedJob(page, id)).toEqual(before)).toPass()
+})
+
+test('what is marked along the line is a warning at the post near it', async ({ page, request }) => {
+  const id = await importJob(request, trialJob('Marks'))
+  await open(page, `/jobs/${id}/walk?post=T3`)
+  await page.getByRole('button', { name: 'Marks', exact: true }).click()
+  await answer(page, 'buried service').click()
+  await page.getByLabel('To the right of the line', { exact: true }).fill('0.4')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-drawing]')).toContainText('service, 0.40 m to the right')
+  await page.keyboard.press('3')
+  await page.locator('body').click({ position: { x: 5, y: 5 } })
+  await page.keyboard.press('3')
+  await expect(page.getByText('A buried service lies 0.4 m from this post')).toBeVisible()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('heading', { name: 'T4: what failed?' })).toBeVisible()
+  await expect(page.getByText('A buried service lies')).toBeHidden()
+})

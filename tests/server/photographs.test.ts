@@ -1,0 +1,57 @@
+import { createHash } from 'node:crypto'
+import sharp from 'sharp'
+import { describe, expect, it } from 'vitest'
+import { InputError } from '../../core/errors'
+import { demoJobs } from '../../data/demo/jobs'
+import { importJob } from '../../server/services/jobs'
+import { readPhotograph, storePhotograph } from '../../server/services/photographs'
+import { NotFound } from '../../server/utils/failures'
+import { largePhotograph, sidewaysPhotograph } from '../pictures'
+import { ownDatabase } from './ownDatabase'
+
+const { database } = ownDatabase('photographs')
+const newJob = async () => (await importJob(database(), demoJobs().at(-1))).id
+
+describe('photographs in the database', () => {
+  it('are turned upright and lose what the camera wrote, their place above all', async () => {
+    const original = await sidewaysPhotograph()
+    expect((await sharp(original).metadata()).orientation).toBe(6)
+    const job = await newJob()
+    const stored = await storePhotograph(database(), job, 'picture-1', original)
+    expect(stored).toMatchObject({ mediaType: 'image/jpeg', pixelWidth: 300, pixelHeight: 400 })
+
+    const { data, checksum } = await readPhotograph(database(), job, 'picture-1')
+    expect(createHash('sha256').update(data).digest('hex')).toBe(checksum)
+    const { exif, orientation } = await sharp(data).metadata()
+    expect([exif, orientation ?? 1]).toEqual([undefined, 1])
+    const top = await sharp(data).extract({ left: 150, top: 40, width: 1, height: 1 }).raw().toBuffer()
+    expect(top[0]).toBeGreaterThan(150)
+  })
+
+  it('of 12 MB are made small', async () => {
+    const original = await largePhotograph(12e6)
+    expect(original.length).toBeGreaterThan(12e6)
+    const stored = await storePhotograph(database(), await newJob(), 'picture-2', original)
+    expect(stored).toMatchObject({ pixelWidth: 2048, pixelHeight: 1536 })
+  })
+
+  it('that are sent twice are stored once', async () => {
+    const job = await newJob()
+    const first = await storePhotograph(database(), job, 'picture-3', await sidewaysPhotograph())
+    const again = await storePhotograph(database(), job, 'picture-3', await sidewaysPhotograph(80, 60))
+    expect(again).toEqual(first)
+  })
+
+  it('that are none are refused, and nothing is stored', async () => {
+    const job = await newJob()
+    for (const bad of [Buffer.from('not a picture'), Buffer.alloc(0), (await sidewaysPhotograph()).subarray(0, 200)]) {
+      await expect(storePhotograph(database(), job, 'picture-4', bad)).rejects.toBeInstanceOf(InputError)
+    }
+    await expect(readPhotograph(database(), job, 'picture-4')).rejects.toBeInstanceOf(NotFound)
+  })
+
+  it('belong to a job that is there', async () => {
+    const picture = await sidewaysPhotograph(40, 30)
+    await expect(storePhotograph(database(), 'nobody', 'picture-5', picture)).rejects.toBeInstanceOf(NotFound)
+  })
+})
