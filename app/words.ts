@@ -151,6 +151,13 @@ export const SERVICE_ITEMS = items({
   telecom: 'Telecom',
 })
 
+export const STATE_WORDS = {
+  sound: 'sound',
+  doubtful: 'doubtful',
+  failed: 'failed',
+  unseen: 'not looked at yet',
+} as const
+
 /** How strongly a reading speaks, from its decibans. */
 export function strengthWords(decibans: number): string {
   const size = Math.abs(decibans)

@@ -1,6 +1,7 @@
 import { chromium } from '@playwright/test'
 import { join } from 'node:path'
 import { ensureBuild } from '../scripts/lib/build.mjs'
+import { longLineFigures, stepTimes, type LongLineFigures } from './longLine'
 import { freePort, startDatabase } from '../scripts/lib/database.mjs'
 import { state } from '../scripts/lib/paths.mjs'
 import { recreate } from '../scripts/lib/schemas.mjs'
@@ -23,6 +24,7 @@ export async function pageFigures(): Promise<[name: string, milliseconds: number
   try {
     const first: number[] = []
     const walk: number[] = []
+    let longLine: LongLineFigures | undefined
     for (let run = 0; run < RUNS; run++) {
       const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] })
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
@@ -34,6 +36,7 @@ export async function pageFigures(): Promise<[name: string, milliseconds: number
         await page.getByRole('link', { name: /Flood bank, the long boundary Sedgewater/ }).click()
         await page.getByRole('heading', { name: 'F1: what do you see?' }).waitFor()
         walk.push(...(await page.evaluate(stepTimes, STEPS)))
+        longLine = await longLineFigures(browser, server.address)
       }
       await browser.close()
     }
@@ -41,26 +44,14 @@ export async function pageFigures(): Promise<[name: string, milliseconds: number
       ['first page, cold browser, jobs listed', median(first)],
       ['next post of the 120-post line, key to picture', median(walk)],
       ['  slowest of those steps', Math.max(...walk)],
+      ['next post of a 200-post line, key to picture', median(longLine!.steps)],
+      ['  slowest of those steps', Math.max(...longLine!.steps)],
+      ['time of a frame while its drawing is panned', 1e3 / longLine!.framesPerSecond],
     ]
   } finally {
     await server.stop()
     await database.stop()
   }
-}
-
-/** In the page: the time from the key to the frame in which the drawing shows the next post. */
-async function stepTimes(steps: number): Promise<number[]> {
-  const title = () => document.querySelector('h2')?.textContent ?? ''
-  const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
-  const times: number[] = []
-  for (let step = 0; step < steps; step++) {
-    const before = title()
-    const began = performance.now()
-    document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }))
-    while (title() === before) await frame()
-    times.push(performance.now() - began)
-  }
-  return times
 }
 
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!

@@ -3,7 +3,7 @@ import type { LineModel } from '~/drawing/lineModel'
 import { px, svgPoints, type Viewport } from '~/drawing/viewport'
 
 /** Bays and neighbouring posts of the line, in the scale of the viewport. */
-const props = defineProps<{ fence: LineModel; chosen: { id: string; station: number }; viewport: Viewport }>()
+const props = defineProps<{ fence: LineModel; chosen?: { id: string; station: number }; viewport: Viewport }>()
 const emit = defineEmits<{ choose: [post: string] }>()
 /** A post is narrower than a glove: this much round it takes the touch, px. */
 const TOUCH = 48
@@ -42,6 +42,7 @@ const scale = computed(() => props.viewport.pixelsPerMetre)
       />
     </g>
     <rect
+      v-if="chosen"
       class="touch"
       :data-post="chosen.id"
       :x="px(chosen.station * scale - TOUCH / 2)"

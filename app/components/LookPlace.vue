@@ -29,10 +29,10 @@ function jump(key: string): void {
     <p class="soft">Skip what you did not look at.</p>
     <div v-for="part in parts" :id="`look-${part.key}`" :key="part.key" class="part">
       <div v-if="part.key === 'lean'" class="panel-section">
-        <LeanReader :key="post.id" />
-        <PivotFinder :key="post.id" />
+        <LeanReader />
+        <PivotFinder />
       </div>
-      <div v-if="part.key === 'wood' && isWood(post)" class="panel-section"><ProbeReadings :key="post.id" /></div>
+      <div v-if="part.key === 'wood' && isWood(post)" class="panel-section"><ProbeReadings /></div>
       <div v-for="question in part.questions" :key="question.key" class="panel-section">
         <AnswerTiles
           v-slot="{ value }"
@@ -48,7 +48,7 @@ function jump(key: string): void {
         <ReadingTrail :observation="question.key" />
       </div>
     </div>
-    <div id="look-photographs" class="part"><PhotographPins :key="post.id" /></div>
+    <div id="look-photographs" class="part"><PhotographPins /></div>
     <v-btn class="onward" block variant="flat" color="primary" @click="view.goTo('cause')">See the cause</v-btn>
   </section>
 </template>

@@ -18,6 +18,11 @@ const keepPlace = ref(false)
 const busy = ref(false)
 const failures = ref<string[]>([])
 
+watch(
+  () => view.post.value?.id,
+  () => (failures.value = []),
+)
+
 async function take(): Promise<void> {
   const files = [...(input.value?.files ?? [])]
   input.value!.value = ''

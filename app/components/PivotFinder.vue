@@ -10,6 +10,13 @@ const { record } = useReadings()
 const low = reactive({ height: 0.3, offset: undefined as number | undefined })
 const high = reactive({ height: 1.5, offset: undefined as number | undefined })
 
+// Offsets belong to one post.
+const view = useJobView()
+watch(
+  () => view.post.value?.id,
+  () => (low.offset = high.offset = undefined),
+)
+
 const SAYS: Record<Turning, string> = {
   'in-the-soil': 'in the soil: the footing has moved',
   'at-ground-line': 'at the ground line: the wood has given way',

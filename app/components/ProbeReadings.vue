@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** How deep the wood is soft at three places, and how wet it is. */
+const view = useJobView()
 const { seen, record } = useReadings()
 
 const PROBES = [
@@ -13,9 +14,13 @@ const DAMP = 24
 const meter = useInstrument('moisture', () => seen.value.moisturePercent ?? DAMP)
 const typed = ref('')
 const error = ref('')
+// What was typed belongs to one post.
 watch(
-  () => seen.value.moisturePercent,
-  (value) => (typed.value = value === undefined ? '' : String(value)),
+  [() => seen.value.moisturePercent, () => view.post.value?.id],
+  ([value]) => {
+    typed.value = value === undefined ? '' : String(value)
+    error.value = ''
+  },
   { immediate: true },
 )
 async function take(value: number | null): Promise<void> {

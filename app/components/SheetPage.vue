@@ -42,7 +42,7 @@ const print = () => window.print()
 </script>
 
 <template>
-  <main class="sheet" aria-labelledby="sheet-title">
+  <article class="sheet" aria-labelledby="sheet-title">
     <div class="row no-print tools">
       <v-btn variant="flat" color="primary" @click="print">Print this sheet</v-btn>
       <v-btn :href="`/api/jobs/${store.id}/export`">Save the job as a file</v-btn>
@@ -130,14 +130,11 @@ const print = () => window.print()
     <footer>
       Hills and escarpments are not covered. Figures are planning estimates; local codes and licensed practice decide.
     </footer>
-  </main>
+  </article>
 </template>
 
 <style scoped>
 .sheet {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
   padding: 16px 20px;
 }
 .sheet > * {

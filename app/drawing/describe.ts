@@ -1,9 +1,8 @@
 import type { ResolvedPost } from '~~/core/job/assume'
 import { postState } from '~~/core/job/postState'
 import type { Metres } from '~~/core/units/types'
+import { STATE_WORDS } from '~/words'
 import type { SectionModel } from './sectionModel'
-
-const STATE_WORDS = { sound: 'sound', doubtful: 'doubtful', failed: 'failed', unseen: 'not looked at yet' } as const
 
 /** The drawing in words, for whoever does not see it. */
 export function describeSection(

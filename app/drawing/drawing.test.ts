@@ -6,9 +6,12 @@ import { jobOf, runOfPosts, tables } from '~~/core/testing'
 import { conflictSubject, conflictValue } from './conflictWords'
 import { describeSection } from './describe'
 import type { Point } from './geometry'
+import { groundLine, stringLine } from './groundModel'
 import { methodRow, standingRow } from './gustRows'
 import { gustScaleModel } from './gustScaleModel'
 import { lineModel } from './lineModel'
+import { lineStrips } from './lineStrips'
+import { markModel } from './markModel'
 import { nearestPost, overviewMarks } from './overviewModel'
 import { sectionModel } from './sectionModel'
 import { fitViewport, svgPoints } from './viewport'
@@ -145,4 +148,56 @@ it('words of a conflict name the post and the reading', () => {
   expect(conflictSubject(mine)).toBe('A3 › observations › probe at ground')
   expect(conflictValue(mine, (length) => `${length} m`)).toBe('0.02 m')
   expect(conflictValue({ ...mine, value: null }, String)).toBe('taken back')
+})
+
+describe('the line on paper', () => {
+  it('is cut into strips of one scale that cover it', () => {
+    expect(lineStrips(30)).toEqual([
+      { from: 0, to: 12 },
+      { from: 12, to: 24 },
+      { from: 24, to: 36 },
+    ])
+    expect(lineStrips(12)).toHaveLength(1)
+    expect(lineStrips(0.3)).toHaveLength(1)
+    expect(lineStrips(238).at(-1)).toEqual({ from: 216, to: 240 })
+  })
+})
+
+describe('ground that falls along the line', () => {
+  const line = withAssumptions(jobOf(runOfPosts(3, 2, (i) => ({ groundLevel: -0.5 * i }))), tables).lines[0]!
+
+  it('is drawn from the chosen post, straight between posts and level beyond them', () => {
+    expect(groundLine(line, 'A2', -1, 5)).toEqual([
+      [-1, 0.5],
+      [0, 0.5],
+      [2, 0],
+      [4, -0.5],
+      [5, -0.5],
+    ])
+    expect(groundLine(line, 'A2', 1, 3)[0]).toEqual([1, 0.25])
+    expect(stringLine(line, 'A1', 0, 4)[0]).toEqual([0, line.height])
+  })
+
+  it('carries posts and cladding with it', () => {
+    const { posts, bays } = lineModel(line, 'A2', -1, 5, false)
+    const post = posts[0]!.shapes.find(({ key }) => key === 'post')!
+    expect(post.points.map(([, y]) => y)).toEqual([0.5, 0.5, 0.5 + line.height, 0.5 + line.height])
+    const [left, right] = bays[0]!.area
+    expect(left![1]).toBeGreaterThan(right![1])
+  })
+})
+
+describe('what is marked along the line', () => {
+  it('is drawn where it lies and says how far', () => {
+    const gas = markModel(
+      { id: 'g', kind: 'service', service: 'gas', station: 3, offset: -0.4 },
+      0.2,
+      (length) => `${length} m`,
+    )
+    expect(gas.label).toBe('gas, 0.4 m to the left')
+    expect(gas.at[0]).toBe(3)
+    expect(Math.max(...gas.points.map(([, y]) => y))).toBeLessThan(0.2)
+    const wall = markModel({ id: 'w', kind: 'wall', station: 1 }, 0, String)
+    expect(wall.label).toBe('wall, on the line')
+  })
 })

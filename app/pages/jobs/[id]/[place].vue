@@ -79,7 +79,7 @@ watch(
         @choose="choose"
       />
       <PlaceBar v-if="place" :place="place" />
-      <SheetPage v-if="place === 'sheet'" />
+      <SheetPlace v-if="place === 'sheet'" />
       <main v-else class="work">
         <FocusDrawing class="drawing" :building="place === 'walk'" />
         <div ref="panelFrame" class="panel" :data-place="place">
