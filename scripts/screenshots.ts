@@ -13,13 +13,21 @@ import { startServer } from './lib/server.mjs'
 const DESK = { width: 1280, height: 800 }
 const PHONE = { width: 360, height: 740 }
 const bankSide = demoJobs().at(-1)!.name
-const VIEWS = [
+const VIEWS: { name: string; path: (job: string) => string; size: typeof DESK; tap?: string }[] = [
   { name: 'jobs', path: () => '/', size: DESK },
+  { name: 'walk', path: (job: string) => `${job}/walk?post=B14`, size: DESK },
   { name: 'look', path: (job: string) => `${job}/look?post=B7`, size: DESK },
   { name: 'cause', path: (job: string) => `${job}/cause?post=B7`, size: DESK },
   { name: 'repair', path: (job: string) => `${job}/repair?post=B7`, size: DESK },
   { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
   { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
+  {
+    name: 'line-sheet',
+    path: (job: string) => `${job}/sheet?post=B7`,
+    size: { width: 1280, height: 1500 },
+    tap: 'The whole line',
+  },
+  { name: 'phone-walk', path: (job: string) => `${job}/walk?post=B14`, size: PHONE, tap: 'Marks' },
   { name: 'phone-look', path: (job: string) => `${job}/look?post=B7`, size: PHONE },
   { name: 'phone-hole', path: (job: string) => `${job}/hole?post=B7`, size: PHONE },
 ]
@@ -34,11 +42,12 @@ const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', arg
 try {
   const jobs = (await (await fetch(`${server.address}/api/jobs`)).json()) as { id: string; name: string }[]
   const job = `/jobs/${jobs.find(({ name }) => name === bankSide)!.id}`
-  for (const { name, path, size } of VIEWS) {
+  for (const { name, path, size, tap } of VIEWS) {
     const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' })
     await page.goto(server.address + path(job))
     await page.locator('html[data-ready]').waitFor()
     await page.waitForLoadState('networkidle')
+    if (tap) await page.getByRole('button', { name: tap, exact: true }).click()
     await page.screenshot({ path: join(folder, `${name}.png`) })
     await page.close()
   }

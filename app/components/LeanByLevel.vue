@@ -28,7 +28,7 @@ const take = (angle: number) =>
     name="digital level"
     :instrument="instrument"
     :show="(angle) => (angle * DEGREES).toFixed(2).replace('-', '−')"
-    unit="°"
+    unit="degrees"
     @take="take"
   />
 </template>
