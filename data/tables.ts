@@ -1,6 +1,5 @@
 import type { Tables } from '../core/tables'
-import { causes, priorRules } from './causes'
-import { evidence } from './evidence'
+import { diagnosis } from './diagnosis'
 import { materials } from './materials'
 import { fillings, mixes } from './mixes'
 import { parts } from './parts'
@@ -15,7 +14,7 @@ export const tables: Tables = {
   fillings,
   supply,
   parts,
-  causes: { causes, priorRules, evidence },
+  causes: diagnosis,
   // Solid area over gross area.
   solidity: { 'close-boarded': 1, panel: 1, 'hit-and-miss': 0.85, picket: 0.55, 'post-and-rail': 0.3, mesh: 0.15, vinyl: 1 },
   // Kz at fence height, ASCE/SEI 7-16 Table 26.10-1.

@@ -1,9 +1,11 @@
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
-import type { Observations } from '../job/observations'
+import { OBSERVATION_VALUES, type Observations } from '../job/observations'
+import { DUTIES, MATERIALS } from '../job/types'
 import { tables } from '../testing'
-import { diagnose } from './diagnose'
-import { CAUSES, type PostFacts } from './tables'
+import { diagnose, type Evidence } from './diagnose'
+import { wasteOf } from './nextChecks'
+import { CAUSES, type EvidenceRow, type PostFacts } from './tables'
 
 const softwood: PostFacts = { material: 'treated-softwood', duty: 'line', ageYears: 10 }
 const see = (observations: Observations, facts = softwood) => diagnose(facts, observations, tables.causes)
@@ -92,24 +94,125 @@ describe('causes', () => {
 })
 
 describe('weighing: properties', () => {
-  const readings = fc.record(
-    Object.fromEntries(
-      tables.causes.evidence.map((row) => [
-        row.observation,
-        row.bands ? fc.double({ min: 0, max: 0.06, noNaN: true }) : fc.constantFrom(...Object.keys(row.usual)),
-      ]),
-    ),
-    { requiredKeys: [] },
-  )
+  const valueOf = (row: EvidenceRow): fc.Arbitrary<unknown> => {
+    if (row.observation === 'lean')
+      return fc.record({ offset: fc.double({ min: -0.2, max: 0.2, noNaN: true }), over: fc.constant(1.2) })
+    if (row.logistic) return fc.double({ min: 0, max: 60, noNaN: true })
+    if (row.bands) return fc.double({ min: 0, max: 0.06, noNaN: true })
+    if (row.observation === 'groundAround') return fc.subarray([...OBSERVATION_VALUES.groundAround])
+    return fc.constantFrom(...Object.keys(row.usual))
+  }
+  const readings = fc.record(Object.fromEntries(tables.causes.evidence.map((row) => [row.observation, valueOf(row)])), {
+    requiredKeys: [],
+  }) as fc.Arbitrary<Observations>
+  const facts = fc.record({
+    material: fc.constantFrom(...MATERIALS),
+    duty: fc.constantFrom(...DUTIES),
+    ageYears: fc.integer({ min: 0, max: 40 }),
+  })
 
-  property.prop([readings])('probabilities add up to one', (observations) => {
-    const total = see(observations).causes.reduce((sum, cause) => sum + cause.probability, 0)
+  property.prop([readings, facts])('probabilities add up to one', (observations, post) => {
+    const total = see(observations, post).causes.reduce((sum, cause) => sum + cause.probability, 0)
     expect(total).toBeCloseTo(1, 12)
   })
 
-  property.prop([readings])('the order of readings does not matter', (observations) => {
+  property.prop([readings, facts])('reasons add up to the odds of every cause', (observations, post) => {
+    for (const { probability, decibans, start, evidence, impossible } of see(observations, post).causes) {
+      if (impossible) {
+        expect([probability, decibans]).toEqual([0, -Infinity])
+        continue
+      }
+      const added = evidence.reduce((sum, reason) => sum + reason.decibans, start)
+      // In ln odds, as the odds are kept: 1e-9 of them.
+      expect(Math.abs(added - decibans) * (Math.LN10 / 10)).toBeLessThan(1e-9)
+      const odds = 10 ** (decibans / 10)
+      expect(odds / (1 + odds)).toBeCloseTo(probability, 9)
+    }
+  })
+
+  property.prop([readings, facts])('the order of readings does not matter', (observations, post) => {
     const turned = Object.fromEntries(Object.entries(observations).reverse())
-    expect(see(turned).causes).toEqual(see(observations).causes)
+    const [there, back] = [see(observations, post), see(turned, post)]
+    for (const { cause, probability, evidence } of there.causes) {
+      const same = back.causes.find((each) => each.cause === cause)!
+      expect(same.probability).toBeCloseTo(probability, 12)
+      const share = (all: Evidence[], of: Evidence) => all.find(({ says }) => says === of.says)!.decibans
+      for (const reason of evidence) expect(share(same.evidence, reason)).toBeCloseTo(share(evidence, reason), 9)
+    }
+  })
+
+  property.prop([readings, facts])('a reading made and taken back leaves the same numbers', (observations, post) => {
+    const before = see(observations, post)
+    const { tap: _tap, ...rest } = { ...observations, tap: 'hollow' }
+    if (observations.tap === undefined) expect(see(rest as Observations, post)).toEqual(before)
+  })
+})
+
+describe('what a voice counts', () => {
+  const share = (observations: Observations, cause: string, source: string) =>
+    see(observations)
+      .causes.find((each) => each.cause === cause)!
+      .evidence.filter(({ observation }) => observation === source)
+      .reduce((sum, { decibans }) => sum + decibans, 0)
+
+  it('one reading alone counts as its likelihood against the others', () => {
+    // Nothing else seen: the share is the whole change of the odds.
+    const { decibans, start, evidence } = see({ wrap: 'gaping' }).causes.find(
+      ({ cause }) => cause === 'ground-line-decay',
+    )!
+    const facts = evidence.filter(({ observation }) => observation !== 'wrap')
+    const before = facts.reduce((sum, reason) => sum + reason.decibans, start)
+    expect(share({ wrap: 'gaping' }, 'ground-line-decay', 'wrap')).toBeCloseTo(decibans - before, 9)
+    expect(share({ wrap: 'gaping' }, 'ground-line-decay', 'wrap')).toBeGreaterThan(2)
+  })
+
+  it('a moisture or a lean counts by a smooth step', () => {
+    const counts = [10, 20, 24, 28, 40].map((percent) =>
+      share({ moisturePercent: percent }, 'ground-line-decay', 'moisturePercent'),
+    )
+    expect(counts).toEqual([...counts].sort((a, b) => a - b))
+    expect(counts[0]).toBeLessThan(-3)
+    expect(counts[4]).toBeGreaterThan(2)
+    const far = { offset: 0.12, over: 1.2 }
+    expect(share({ lean: far }, 'fixing-failure', 'lean')).toBeLessThan(-5)
+    expect(share({ lean: [far, { ...far, direction: 0 }] }, 'fixing-failure', 'lean')).toBeLessThan(
+      share({ lean: { offset: 0.03, over: 1.2 } }, 'fixing-failure', 'lean'),
+    )
+  })
+
+  it('everything seen round the foot counts, and so does nothing', () => {
+    const both = see({ groundAround: ['heaped-soil', 'water-holding-top'] }).causes[0]!
+    expect(both.evidence.filter(({ observation }) => observation === 'groundAround')).toHaveLength(2)
+    expect(share({ groundAround: [] }, 'soft-ground', 'groundAround')).toBeLessThan(-3)
+  })
+})
+
+describe('the next check', () => {
+  it('says what it tells apart, how long it takes and what it saves', () => {
+    const { nextChecks } = see({ pushPivot: 'in-the-soil' })
+    for (const { why, minutes, saves, gain } of nextChecks) {
+      expect(why).toMatch(/^[A-Z].* tells .* from .*: \d+ minutes?/)
+      expect(minutes).toBeGreaterThan(0)
+      expect(saves).toBeGreaterThanOrEqual(0)
+      expect(gain).toBeGreaterThanOrEqual(saves / minutes)
+    }
+    expect(nextChecks.some(({ saves }) => saves > 0.01)).toBe(true)
+  })
+
+  it('is one that has not been made', () => {
+    const observations: Observations = { pushPivot: 'in-the-soil', groundAround: [], lean: { offset: 0.1, over: 1 } }
+    const asked = see(observations).nextChecks.map(({ observation }) => observation)
+    for (const key of Object.keys(observations)) expect(asked).not.toContain(key)
+  })
+
+  it('counts visits: none for one set of repairs, one for the wrong part', () => {
+    const waste = wasteOf(tables.causes)
+    const at = (a: string, b: string) =>
+      waste[CAUSES.indexOf(a as (typeof CAUSES)[number])]![CAUSES.indexOf(b as (typeof CAUSES)[number])]
+    expect(at('undersized-footing', 'no-footing')).toBe(0)
+    expect(at('ground-line-decay', 'buried-decay')).toBe(0.3)
+    expect(at('ground-line-decay', 'undersized-footing')).toBe(1)
+    expect(at('loose-anchorage', 'fixing-failure')).toBe(0.8)
   })
 })
 

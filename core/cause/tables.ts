@@ -1,5 +1,5 @@
 import type { ObservationKey } from '../job/observations'
-import type { Metres, Minutes } from '../units/types'
+import type { Minutes } from '../units/types'
 
 export const CAUSES = [
   'ground-line-decay',
@@ -20,21 +20,32 @@ export const CAUSES = [
 ] as const
 export type Cause = (typeof CAUSES)[number]
 
+/** Two causes on different parts may be true together. */
+export const CAUSE_PARTS = ['wood', 'ground', 'metal', 'fixing'] as const
+export type CausePart = (typeof CAUSE_PARTS)[number]
+
 export interface CauseRow {
   key: Cause
   name: string
+  /** In the middle of a sentence. */
+  short: string
   /** What failed, in one sentence. */
   what: string
-  /** Two causes on different parts may be true together. */
-  part: 'wood' | 'ground' | 'metal' | 'fixing'
+  part: CausePart
   /** Methods that take the cause away. */
   answeredBy: readonly string[]
-  /** Commonness before anything was looked at. */
+  /** Commonness before anything was looked at, and why. */
   prior: number
+  because: string
 }
+
+/** What is known of a post before it is looked at. */
+export const POST_FACTS = ['material', 'duty', 'ageYears'] as const
+export type PostFact = (typeof POST_FACTS)[number]
 
 /** Changes a prior by what the post is; a factor of 0 says that it cannot be. */
 export interface PriorRule {
+  fact: PostFact
   causes: readonly Cause[]
   when: (post: PostFacts) => boolean
   factor: number
@@ -56,7 +67,7 @@ export interface ValueWeights {
 export interface Band {
   value: string
   /** Largest reading that still counts as this value. */
-  upTo: Metres
+  upTo: number
 }
 
 export interface EvidenceRow {
@@ -64,10 +75,13 @@ export interface EvidenceRow {
   /** Readings of one group say partly the same thing and are tempered together. */
   group: string
   minutes: Minutes
-  /** What to do, as an instruction. */
+  /** What to do, as an instruction, and as the beginning of a sentence. */
   check: string
+  doing: string
   /** A numeric reading is put into the first band that takes it. */
   bands?: readonly Band[]
+  /** Or it counts for `low` and `high` by a smooth step: half and half at the middle. */
+  logistic?: { middle: number; width: number }
   /** Values that tell nothing. */
   silent?: readonly string[]
   /** In words, for the reasons. */
@@ -76,8 +90,18 @@ export interface EvidenceRow {
   byCause: Partial<Record<Cause, ValueWeights>>
 }
 
+/** Visits wasted by repairing for the wrong cause. */
+export interface WastedVisits {
+  /** Part repaired, then part that had failed. */
+  byPart: Readonly<Record<CausePart, Readonly<Record<CausePart, number>>>>
+  /** Within one part, where some of the repairs answer both causes, or none does. */
+  samePart: { someRepairsShared: number; noRepairShared: number }
+  because: string
+}
+
 export interface CauseTables {
   causes: readonly CauseRow[]
   priorRules: readonly PriorRule[]
   evidence: readonly EvidenceRow[]
+  wasted: WastedVisits
 }

@@ -1,4 +1,5 @@
-import type { Evidence, NextCheck } from '../cause/diagnose'
+import type { Evidence } from '../cause/diagnose'
+import type { NextCheck } from '../cause/nextChecks'
 import type { Cause } from '../cause/tables'
 import type { BagOrder } from '../concrete/bags'
 import type { FillQuantities } from '../concrete/fill'

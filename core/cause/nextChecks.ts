@@ -1,0 +1,157 @@
+import type { ObservationKey } from '../job/observations'
+import { remembered } from '../numeric/remember'
+import type { Minutes } from '../units/types'
+import { logLikelihoods, outcomesOf, voiceOf, type Voice } from './readings'
+import type { Cause, CauseRow, CauseTables, EvidenceRow } from './tables'
+import { normalised, tempered, type Weighing } from './weigh'
+
+export interface NextCheck {
+  observation: ObservationKey
+  check: string
+  minutes: Minutes
+  /** Expected fall of the visits wasted by repairing for the wrong cause. */
+  saves: number
+  /** The same for each minute that the check takes: what the checks are ordered by. */
+  gain: number
+  /** The two causes that it tells apart best. */
+  separates: [Cause, Cause]
+  /** In one sentence. */
+  why: string
+}
+
+/** How many are advised. */
+const ADVISED = 3
+/** Where no check alone changes the choice, the one that tells most goes first: visits for a bit of entropy. */
+const VISITS_PER_BIT = 0.01
+
+/**
+ * Checks not made yet, by the expected fall in the cost of repairing the wrong cause per minute.
+ *
+ * @param seen  readings made, untempered
+ * @param facts voices of what the post is are in `weighing` already
+ * @example a post that hinges at the ground, nothing else seen: probing there comes first
+ */
+export function nextChecks(weighing: Weighing, seen: readonly Voice[], tables: CauseTables): NextCheck[] {
+  const before = { cost: leastWaste(weighing.posterior, tables), entropy: entropy(weighing.posterior) }
+  return tables.evidence
+    .filter((row) => !seen.some(({ source }) => source === row.observation))
+    .map((row) => valueOf(row, weighing, seen, before, tables))
+    .sort((a, b) => b.gain - a.gain)
+    .slice(0, ADVISED)
+}
+
+function valueOf(
+  row: EvidenceRow,
+  weighing: Weighing,
+  seen: readonly Voice[],
+  before: { cost: number; entropy: number },
+  tables: CauseTables,
+): NextCheck {
+  const { possible, posterior } = weighing
+  const outcomes = outcomesOf(row).map((value) => {
+    const column = logLikelihoods(row, value, tables)
+    const chance = possible.reduce((sum, i) => sum + posterior[i]! * Math.exp(column[i]!), 0)
+    const after = normalised(afterSeeing(voiceOf(row, value, tables), weighing, seen), possible)
+    return { chance, after }
+  })
+  const all = outcomes.reduce((sum, { chance }) => sum + chance, 0)
+  let cost = 0
+  let left = 0
+  for (const { chance, after } of outcomes) {
+    cost += (chance / all) * leastWaste(after, tables)
+    left += (chance / all) * entropy(after)
+  }
+  const saves = Math.max(0, before.cost - cost)
+  const told = Math.max(0, before.entropy - left)
+  const separates = bestParted(row, weighing, tables)
+  return {
+    observation: row.observation,
+    check: row.check,
+    minutes: row.minutes,
+    saves,
+    gain: (saves + VISITS_PER_BIT * told) / row.minutes,
+    separates: [separates[0].key, separates[1].key],
+    why: whyOf(row, separates, saves),
+  }
+}
+
+/** Weights with one reading more: it may temper those of its group. */
+function afterSeeing(voice: Voice, { base, voices }: Weighing, seen: readonly Voice[]): number[] {
+  const facts = voices.slice(0, voices.length - seen.length)
+  const all = [...facts, ...tempered([...seen, voice])]
+  return base.map((weight, i) => all.reduce((sum, { column }) => sum + column[i]!, weight))
+}
+
+/** Visits wasted on average when the best choice is made now. */
+function leastWaste(posterior: readonly number[], tables: CauseTables): number {
+  let least = Infinity
+  for (const row of wasteOf(tables)) {
+    let waste = 0
+    for (let j = 0; j < posterior.length; j++) waste += posterior[j]! * row[j]!
+    if (waste < least) least = waste
+  }
+  return least
+}
+
+const wasteTables = new WeakMap<CauseTables, number[][]>()
+
+/** Visits wasted by cause repaired for and cause that was true. */
+export function wasteOf(tables: CauseTables): number[][] {
+  const { causes, wasted } = tables
+  return remembered(wasteTables, tables, () =>
+    causes.map((mine) =>
+      causes.map((truth) => {
+        if (mine === truth) return 0
+        if (mine.part !== truth.part) return wasted.byPart[mine.part][truth.part]
+        const shared = truth.answeredBy.filter((method) => mine.answeredBy.includes(method)).length
+        if (shared === 0) return wasted.samePart.noRepairShared
+        const same = shared === truth.answeredBy.length && shared === mine.answeredBy.length
+        return same ? 0 : wasted.samePart.someRepairsShared
+      }),
+    ),
+  )
+}
+
+function entropy(probabilities: readonly number[]): number {
+  return probabilities.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0)
+}
+
+/** Likely causes are compared; a check that parts two unlikely ones helps nobody. */
+const COMPARED = 4
+
+function bestParted(row: EvidenceRow, { possible, posterior }: Weighing, tables: CauseTables): [CauseRow, CauseRow] {
+  const likely = [...possible].sort((a, b) => posterior[b]! - posterior[a]!).slice(0, COMPARED)
+  let best: [number, number] = [likely[0]!, likely[1] ?? likely[0]!]
+  let most = -1
+  for (const [x, a] of likely.entries()) {
+    for (const b of likely.slice(x + 1)) {
+      const parted = Math.min(posterior[a]!, posterior[b]!) * distanceOf(row, a, b, tables)
+      if (parted > most) {
+        most = parted
+        best = [a, b]
+      }
+    }
+  }
+  return [tables.causes[best[0]]!, tables.causes[best[1]]!]
+}
+
+/** Half the sum of the differences of two causes' likelihoods: 0 alike, 1 never the same. */
+function distanceOf(row: EvidenceRow, a: number, b: number, tables: CauseTables): number {
+  return (
+    outcomesOf(row).reduce((sum, value) => {
+      const column = logLikelihoods(row, value, tables)
+      return sum + Math.abs(Math.exp(column[a]!) - Math.exp(column[b]!))
+    }, 0) / 2
+  )
+}
+
+/** Fewer visits than this are not spoken of. */
+const WORTH_SAYING = 0.005
+
+function whyOf({ doing, minutes }: EvidenceRow, [a, b]: [CauseRow, CauseRow], saves: number): string {
+  const sentence = `${doing[0]!.toUpperCase()}${doing.slice(1)} tells ${a.short} from ${b.short}`
+  const time = `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`
+  return saves < WORTH_SAYING
+    ? `${sentence}: ${time}.`
+    : `${sentence}: ${time}, saves about ${saves.toFixed(2)} visits.`
+}

@@ -1,0 +1,87 @@
+import type { LeanReading, ObservationKey, Observations } from '../job/observations'
+import { remembered } from '../numeric/remember'
+import { leanSlopes } from '../setout/lean'
+import type { CauseTables, EvidenceRow, PostFact } from './tables'
+
+/** Least likelihood of a value that is physically possible. */
+const FLOOR = 0.01
+
+/** One thing that speaks for and against causes: a reading, or what the post is. */
+export interface Voice {
+  source: ObservationKey | PostFact
+  group?: string
+  says: string
+  /** ln of the likelihood under every cause, in the tables' order. */
+  column: readonly number[]
+}
+
+/** The voices of all readings; blank answers have none. */
+export function voicesOf(observations: Observations, tables: CauseTables): Voice[] {
+  return tables.evidence.flatMap((row) => {
+    const reading = observations[row.observation]
+    if (reading === undefined) return []
+    if (row.logistic) return [logisticVoice(row, numberOf(reading), tables)]
+    return valuesOf(reading, row).map((value) => voiceOf(row, value, tables))
+  })
+}
+
+/** What is said by one value of a row. */
+export function voiceOf(row: EvidenceRow, value: string, tables: CauseTables): Voice {
+  return {
+    source: row.observation,
+    group: row.group,
+    says: row.words[value] ?? value,
+    column: logLikelihoods(row, value, tables),
+  }
+}
+
+/** Values that a check may come to, with those that tell nothing left out. */
+export const outcomesOf = (row: EvidenceRow): string[] =>
+  Object.keys(row.usual).filter((value) => !row.silent?.includes(value))
+
+function valuesOf(reading: unknown, row: EvidenceRow): string[] {
+  if (row.bands && typeof reading === 'number') {
+    return [(row.bands.find((band) => reading <= band.upTo) ?? row.bands[row.bands.length - 1]!).value]
+  }
+  // Somebody looked, and there was nothing.
+  if (Array.isArray(reading)) return reading.length > 0 ? (reading as string[]) : ['nothing']
+  const value = reading as string
+  return row.silent?.includes(value) ? [] : [value]
+}
+
+/** A lean counts by how far it is off plumb, whichever way. */
+function numberOf(reading: unknown): number {
+  if (typeof reading === 'number') return reading
+  const { along, across } = leanSlopes(reading as LeanReading | LeanReading[])
+  return Math.hypot(along, across)
+}
+
+function logisticVoice(row: EvidenceRow, reading: number, tables: CauseTables): Voice {
+  const { middle, width } = row.logistic!
+  const high = 1 / (1 + Math.exp(-(reading - middle) / width))
+  const column = tables.causes.map((_cause, i) =>
+    Math.log(
+      high * Math.exp(logLikelihoods(row, 'high', tables)[i]!) +
+        (1 - high) * Math.exp(logLikelihoods(row, 'low', tables)[i]!),
+    ),
+  )
+  return { source: row.observation, group: row.group, says: row.words[high >= 0.5 ? 'high' : 'low']!, column }
+}
+
+/**
+ * ln P(value | cause) for every cause in the tables' order, never quite nothing. Worked out once
+ * for each value: next checks ask for the same columns hundreds of times.
+ */
+export function logLikelihoods(row: EvidenceRow, value: string, tables: CauseTables): readonly number[] {
+  const ofTables = remembered(columnsOf, tables, () => new Map<EvidenceRow, Map<string, readonly number[]>>())
+  const ofRow = remembered(ofTables, row, () => new Map<string, readonly number[]>())
+  return remembered(ofRow, value, () =>
+    tables.causes.map(({ key }) => {
+      const weights = row.byCause[key]?.weights ?? row.usual
+      const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0)
+      return Math.log(Math.max(FLOOR, (weights[value] ?? 0) / total))
+    }),
+  )
+}
+
+const columnsOf = new WeakMap<CauseTables, Map<EvidenceRow, Map<string, readonly number[]>>>()

@@ -1,0 +1,74 @@
+import { logOddsOf, type Weighing } from './weigh'
+
+/** Nodes and weights of the 6-point Gauss–Legendre rule on (0, 1). */
+const NODES = [
+  -0.932469514203152, -0.661209386466265, -0.238619186083197, 0.238619186083197, 0.661209386466265, 0.932469514203152,
+].map((x) => (1 + x) / 2)
+const WEIGHTS = [
+  0.17132449237917, 0.360761573048139, 0.467913934572691, 0.467913934572691, 0.360761573048139, 0.17132449237917,
+].map((w) => w / 2)
+/** The path is cut into so many parts; what is left over is shared out. */
+const PARTS = 4
+
+/**
+ * What each voice does to the odds of each cause, so that the shares add up to the whole.
+ *
+ * All voices are let in together, little by little: at the share t of each, the odds of a cause grow at the rate of
+ * its own likelihood less the mean of the others' as they then stand. The integral of that rate from nothing to all
+ * is the voice's share. It does not depend on any order, and the shares of all voices add up to the change of the
+ * log-odds.
+ *
+ * @returns for each cause that can be, ln odds by voice, in the order of the voices
+ * @source Aumann and Shapley, Values of Non-Atomic Games (1974): the value along the diagonal
+ * @example two voices that say the same thing have the same share
+ */
+export function sharesOf({ possible, base, voices, logWeights }: Weighing): Map<number, number[]> {
+  const shares = new Map(possible.map((i) => [i, new Array<number>(voices.length).fill(0)]))
+  const change = base.map((weight, i) => logWeights[i]! - weight)
+  for (let part = 0; part < PARTS; part++) {
+    for (let node = 0; node < NODES.length; node++) {
+      const t = (part + NODES[node]!) / PARTS
+      addRates(shares, voices, possible, weightsAt(base, change, possible, t), WEIGHTS[node]! / PARTS)
+    }
+  }
+  for (const i of possible) {
+    const whole = logOddsOf(logWeights, possible, i) - logOddsOf(base, possible, i)
+    shareOut(shares.get(i)!, whole)
+  }
+  return shares
+}
+
+function weightsAt(base: readonly number[], change: readonly number[], possible: readonly number[], t: number) {
+  const logs = base.map((weight, i) => weight + t * change[i]!)
+  const largest = Math.max(...possible.map((i) => logs[i]!))
+  return logs.map((each) => Math.exp(each - largest))
+}
+
+function addRates(
+  shares: Map<number, number[]>,
+  voices: Weighing['voices'],
+  possible: readonly number[],
+  weights: readonly number[],
+  share: number,
+): void {
+  for (const i of possible) {
+    const own = shares.get(i)!
+    let others = 0
+    for (const j of possible) if (j !== i) others += weights[j]!
+    if (others === 0) continue
+    for (let v = 0; v < voices.length; v++) {
+      const { column } = voices[v]!
+      let mean = 0
+      for (const j of possible) if (j !== i) mean += weights[j]! * column[j]!
+      own[v]! += share * (column[i]! - mean / others)
+    }
+  }
+}
+
+/** What the quadrature missed goes to the voices by their size: the sum is exact. */
+function shareOut(own: number[], whole: number): void {
+  const missing = whole - own.reduce((sum, each) => sum + each, 0)
+  const size = own.reduce((sum, each) => sum + Math.abs(each), 0)
+  if (!Number.isFinite(missing) || size === 0) return
+  for (let v = 0; v < own.length; v++) own[v]! += (missing * Math.abs(own[v]!)) / size
+}
