@@ -8,7 +8,7 @@ export interface Question {
   key: ObservationKey
   question: string
   answers: Answer[]
-  /** Several answers may be true together. */
+  /** Several answers may be true together; `nothing` says that somebody looked and saw none of them. */
   many?: boolean
   onlyFor?: (post: ResolvedPost) => boolean
 }

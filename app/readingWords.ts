@@ -20,7 +20,8 @@ export function observationValue(key: ObservationKey, value: unknown, show: (len
   if (typeof value === 'number') return `${show(value)} soft`
   const answers = ANSWERS.get(key) ?? PUSH_PIVOT
   const words = (each: string) => answers.find((answer) => answer.value === each)?.words ?? each
-  return Array.isArray(value) ? value.map(words).join(', ') : words(value as string)
+  if (Array.isArray(value)) return value.length > 0 ? value.map(words).join(', ') : words('nothing')
+  return words(value as string)
 }
 
 function leanWords(lean: LeanReading | LeanReading[], show: (length: Metres) => string): string {

@@ -55,6 +55,7 @@ export const GROUND_AROUND = answers({
   'water-holding-top': 'dish that holds water',
   'cracked-surface': 'cracked ground',
   root: 'a root',
+  nothing: 'nothing of these',
 })
 export const LEAN_PATTERN = answers({
   'this-post-only': 'this post only',

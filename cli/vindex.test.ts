@@ -41,7 +41,7 @@ describe('the vindex command', () => {
     expect(csv[0]).toMatch(/^line,id,station \(m\),/)
     expect(csv).toHaveLength(22)
     const placed = join(folder, 'placed.json')
-    writeFileSync(placed, JSON.stringify(demoJobs()[1]))
+    writeFileSync(placed, JSON.stringify(demoJobs().find(({ lines }) => lines[0]!.course)))
     const out = join(folder, 'line.geojson')
     expect(vindex(['convert', placed, '--to', 'geojson', '--out', out])).toMatchObject({ status: 0, stdout: '' })
     expect(JSON.parse(readFileSync(out, 'utf8')).features).toHaveLength(13)

@@ -1,3 +1,4 @@
+import type { ConditionRow } from './cause/conditions'
 import type { CauseTables } from './cause/tables'
 import type { Filling, Mix } from './concrete/bags'
 import type { SupplyRow } from './concrete/supply'
@@ -57,6 +58,7 @@ export interface Tables {
   exposures: Record<Exposure, { name: string; factor: number }>
   parts: RepairParts
   causes: CauseTables
+  conditions: readonly ConditionRow[]
   defaults: Defaults
 }
 

@@ -1,4 +1,5 @@
 import type { Tables } from '../core/tables'
+import { conditions } from './conditions'
 import { diagnosis } from './diagnosis'
 import { materials } from './materials'
 import { fillings, mixes } from './mixes'
@@ -15,6 +16,7 @@ export const tables: Tables = {
   supply,
   parts,
   causes: diagnosis,
+  conditions,
   // Solid area over gross area.
   solidity: { 'close-boarded': 1, panel: 1, 'hit-and-miss': 0.85, picket: 0.55, 'post-and-rail': 0.3, mesh: 0.15, vinyl: 1 },
   // Kz at fence height, ASCE/SEI 7-16 Table 26.10-1.

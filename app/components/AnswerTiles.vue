@@ -8,12 +8,19 @@ export interface Answer {
 const props = defineProps<{ question: string; answers: Answer[]; value?: string | string[]; many?: boolean }>()
 const emit = defineEmits<{ answer: [value: string | string[] | null] }>()
 
-const chosen = computed(() => (Array.isArray(props.value) ? props.value : props.value ? [props.value] : []))
+/** Looked, and there was nothing: an empty list, which is another thing than no answer. */
+const NOTHING = 'nothing'
+const chosen = computed(() => {
+  if (!Array.isArray(props.value)) return props.value ? [props.value] : []
+  return props.value.length > 0 ? props.value : [NOTHING]
+})
 
 function take(value: string): void {
   const is = chosen.value.includes(value)
   if (!props.many) return emit('answer', is ? null : value)
-  const all = is ? chosen.value.filter((each) => each !== value) : [...chosen.value, value]
+  if (value === NOTHING) return emit('answer', is ? null : [])
+  const seen = chosen.value.filter((each) => each !== NOTHING && each !== value)
+  const all = is ? seen : [...seen, value]
   emit('answer', all.length > 0 ? all : null)
 }
 </script>

@@ -14,6 +14,18 @@ const parts = computed(() =>
   })),
 )
 const valueOf = ({ key }: Question) => seen.value[key] as string | string[] | undefined
+/** Brings a question into sight that was asked for elsewhere. */
+function show(): void {
+  const key = view.asked.value
+  if (!key) return
+  view.asked.value = undefined
+  const question = document.querySelector<HTMLElement>(`[data-question="${key}"]`)
+  question?.scrollIntoView({ block: 'center' })
+  question?.querySelector<HTMLElement>('button, input')?.focus({ preventScroll: true })
+}
+onMounted(() => void nextTick(show))
+watch(view.asked, () => void nextTick(show))
+
 function jump(key: string): void {
   document.getElementById(`look-${key}`)?.scrollIntoView({ block: 'start' })
 }
@@ -36,6 +48,7 @@ function jump(key: string): void {
       <div v-for="question in part.questions" :key="question.key" class="panel-section">
         <AnswerTiles
           v-slot="{ value }"
+          :data-question="question.key"
           :question="question.question"
           :answers="question.answers"
           :many="question.many"

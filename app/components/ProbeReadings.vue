@@ -36,10 +36,10 @@ function takeTyped(): void {
 </script>
 
 <template>
-  <div class="question" data-question="probes">
+  <div class="question">
     <h3>Probe the wood: how deep is it soft?</h3>
     <div class="field-grid">
-      <div v-for="probe in PROBES" :key="probe.key">
+      <div v-for="probe in PROBES" :key="probe.key" :data-question="probe.key">
         <LengthStepper
           :label="probe.label"
           :value="seen[probe.key]"
@@ -51,7 +51,7 @@ function takeTyped(): void {
         />
         <ReadingTrail :observation="probe.key" />
       </div>
-      <div>
+      <div data-question="moisturePercent">
         <v-text-field
           v-model="typed"
           label="Moisture of the wood, %"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { row } from '~~/core/tables'
 import { tables } from '~~/data/tables'
 import { showGust } from '~~/core/units/quantity'
 import { givesWay } from '~~/core/repair/links'
@@ -19,6 +20,10 @@ const rows = computed(() => [standingRow(plan.value), ...plan.value.methods.map(
 const leading = computed(() =>
   plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)),
 )
+const decided = computed(() => {
+  const names = plan.value.diagnosis.inForce.map((key) => row(tables.causes.causes, key).name)
+  return `${plan.value.diagnosis.decidedBy === 'digging' ? 'Found on digging' : 'Overruled'}: ${names.join(' and ').toLowerCase()}`
+})
 const weakest = computed(() => method.value.links.find((link) => link.link === method.value.weakest))
 
 function look(key: string): void {
@@ -52,9 +57,10 @@ async function changePart(key: keyof typeof PART_LISTS, value: string): Promise<
 <template>
   <section aria-labelledby="repair-title">
     <h2 id="repair-title">{{ view.post.value?.id }}: which repair?</h2>
-    <p v-for="flag in plan.diagnosis.redFlags" :key="flag" class="red-flag" role="alert">{{ flag }}</p>
+    <RedFlags />
     <p class="soft">
-      <template v-if="leading.length"
+      <template v-if="plan.diagnosis.decidedBy !== 'readings'">{{ decided }}.</template>
+      <template v-else-if="leading.length"
         >{{ leading.map((cause) => `${cause.name}, ${inHundred(cause.probability)}`).join('; and ') }}.</template
       >
       <template v-else>No cause yet: look first, or you repair the wrong thing.</template>

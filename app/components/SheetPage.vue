@@ -55,11 +55,13 @@ const print = () => window.print()
       <p v-if="!isTaken" class="string-words">Proposed, not yet chosen.</p>
     </header>
     <p v-for="flag in plan.diagnosis.redFlags" :key="flag" class="red-flag">{{ flag }}</p>
+    <p v-if="view.post.value?.judgement?.cleared">In hand: {{ view.post.value.judgement.cleared.note }}</p>
     <div class="columns">
       <FocusDrawing still class="picture" />
       <div>
         <section>
           <h2>What failed</h2>
+          <SheetVerdicts />
           <p v-if="causes.length === 0">Not found yet.</p>
           <template v-for="cause in causes" :key="cause.cause">
             <p>

@@ -6,6 +6,8 @@ import { tables } from '~~/data/tables'
 import { useJobStore } from '~/stores/job'
 
 const planJob = planner(tables)
+/** What a post is, is asked in Walk. */
+const FACTS = ['material', 'duty', 'ageYears']
 const AS_IT_STANDS = ['walk', 'look', 'cause']
 
 /**
@@ -69,6 +71,14 @@ export const useJobView = createSharedComposable(() => {
     void router.push({ path: `/jobs/${store.id}/${place}`, query: { ...route.value.query, post: post.value?.id } })
   }
 
+  /** A reading that somebody wants to see or make; Look brings it into sight. */
+  const asked = ref<string>()
+  function ask(observation: string): void {
+    const fact = FACTS.includes(observation)
+    asked.value = fact ? undefined : observation
+    goTo(fact ? 'walk' : 'look')
+  }
+
   /** Where commands on the chosen post go. */
   const address = computed(() => ({ line: line.value?.id ?? '', post: post.value?.id ?? '' }))
 
@@ -83,6 +93,8 @@ export const useJobView = createSharedComposable(() => {
     previewed,
     methodInHand,
     drawnMethod,
+    asked,
+    ask,
     address,
     choose,
     walk,

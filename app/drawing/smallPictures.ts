@@ -147,6 +147,7 @@ const BY_QUESTION: Record<string, Record<string, Part[]>> = {
       [part('line', 'M4 40l6 8l-3 6l6 8M24 40l-3 7l4 6M58 40l4 8l-4 6l5 9M74 40l-3 8l4 5')],
     ),
     root: scene([post(), part('decay', 'M0 50q20 -6 36 4t44 2v5q-28 6 -44 -3t-36 -2z')]),
+    nothing: scene([post()]),
   },
   footingFound: {
     'not-dug': scene([post()], [part('line', 'M62 8v22m-6 0h12l-1 12q-5 6 -10 0z')]),

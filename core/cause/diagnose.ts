@@ -1,5 +1,5 @@
 import type { ObservationKey, Observations } from '../job/observations'
-import { nextChecks, type NextCheck } from './nextChecks'
+import { nextChecks, outlooks, type NextCheck, type Outlook } from './nextChecks'
 import { voicesOf } from './readings'
 import { sharesOf } from './reasons'
 import type { Cause, CauseTables, PostFact, PostFacts } from './tables'
@@ -9,6 +9,8 @@ import { logOddsOf, weigh, type Weighing } from './weigh'
 const SETTLED_AT = 0.6
 /** Two leaders within this factor, with different repairs, are not settled either. */
 const WITHIN_FACTOR = 2
+/** A single check that turns the judgement this often is worth making before it is called settled; a working value. */
+const TURN_CHANCE = 0.05
 /** Two causes on different parts that both pass this are both true. */
 const BOTH_AT = 0.25
 
@@ -53,21 +55,17 @@ const DECIBANS = 10 / Math.LN10
  * @example a ten-year softwood post that hinges at the ground line with 30 mm soft wood:
  *   ground-line-decay over 0.9, settled
  */
-export function diagnose(
-  facts: PostFacts,
-  observations: Observations,
-  tables: CauseTables,
-  withNextChecks = true,
-): Diagnosis {
+export function diagnose(facts: PostFacts, observations: Observations, tables: CauseTables): Diagnosis {
   const seen = voicesOf(observations, tables)
   const weighing = weigh(facts, seen, tables)
   const causes = causesOf(weighing, tables)
   const anySeen = seen.length > 0
+  const ahead = outlooks(weighing, seen, tables)
   return {
     causes,
-    settled: anySeen && isSettled(causes, tables),
+    settled: anySeen && isSettled(weighing.posterior, tables) && !mayTurn(weighing.posterior, ahead, tables),
     leading: anySeen ? leadingCauses(causes, tables) : [],
-    nextChecks: withNextChecks ? nextChecks(weighing, seen, tables) : [],
+    nextChecks: nextChecks(ahead, weighing, tables),
   }
 }
 
@@ -92,16 +90,33 @@ function causesOf(weighing: Weighing, tables: CauseTables): CauseProbability[] {
     .sort((a, b) => b.probability - a.probability)
 }
 
-function isSettled(causes: readonly CauseProbability[], tables: CauseTables): boolean {
-  const [first, second] = causes
-  if (!first || first.probability < SETTLED_AT) return false
-  if (!second || first.probability >= WITHIN_FACTOR * second.probability) return true
-  return sameRepairs(first.cause, second.cause, tables)
+function isSettled(posterior: readonly number[], tables: CauseTables): boolean {
+  const [first, second] = byProbability(posterior)
+  if (posterior[first]! < SETTLED_AT) return false
+  if (posterior[first]! >= WITHIN_FACTOR * posterior[second]!) return true
+  return sameRepairs(first, second, tables)
 }
 
-function sameRepairs(a: Cause, b: Cause, tables: CauseTables): boolean {
-  const of = (cause: Cause) => tables.causes.find((row) => row.key === cause)!.answeredBy
-  return of(a).length === of(b).length && of(a).every((method) => of(b).includes(method))
+function byProbability(posterior: readonly number[]): [number, number] {
+  const order = posterior.map((_p, i) => i).sort((a, b) => posterior[b]! - posterior[a]!)
+  return [order[0]!, order[1]!]
+}
+
+/** Whether one look that was not taken yet may well turn the judgement to other repairs. */
+function mayTurn(posterior: readonly number[], ahead: readonly Outlook[], tables: CauseTables): boolean {
+  const [now] = byProbability(posterior)
+  return ahead.some(({ outcomes }) =>
+    outcomes.some(({ chance, after }) => {
+      if (chance < TURN_CHANCE) return false
+      const [then] = byProbability(after)
+      return then !== now && !sameRepairs(then, now, tables) && isSettled(after, tables)
+    }),
+  )
+}
+
+function sameRepairs(a: number, b: number, { causes }: CauseTables): boolean {
+  const [mine, other] = [causes[a]!.answeredBy, causes[b]!.answeredBy]
+  return mine.length === other.length && mine.every((method) => other.includes(method))
 }
 
 function leadingCauses(causes: readonly CauseProbability[], tables: CauseTables): Cause[] {

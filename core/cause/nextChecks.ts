@@ -24,42 +24,54 @@ const ADVISED = 3
 /** Where no check alone changes the choice, the one that tells most goes first: visits for a bit of entropy. */
 const VISITS_PER_BIT = 0.01
 
+/** A check not made yet, and what is to be thought after each thing that it may show. */
+export interface Outlook {
+  row: EvidenceRow
+  outcomes: { chance: number; after: number[] }[]
+}
+
+/** Every check not made yet, with its outcomes as they are expected now. */
+export function outlooks(weighing: Weighing, seen: readonly Voice[], tables: CauseTables): Outlook[] {
+  const { possible, posterior } = weighing
+  return tables.evidence
+    .filter((row) => !seen.some(({ source }) => source === row.observation))
+    .map((row) => {
+      const outcomes = outcomesOf(row).map((value) => {
+        const column = logLikelihoods(row, value, tables)
+        return {
+          chance: possible.reduce((sum, i) => sum + posterior[i]! * Math.exp(column[i]!), 0),
+          after: normalised(afterSeeing(voiceOf(row, value, tables), weighing, seen), possible),
+        }
+      })
+      const all = outcomes.reduce((sum, { chance }) => sum + chance, 0)
+      return { row, outcomes: outcomes.map(({ chance, after }) => ({ chance: chance / all, after })) }
+    })
+}
+
 /**
  * Checks not made yet, by the expected fall in the cost of repairing the wrong cause per minute.
  *
- * @param seen  readings made, untempered
- * @param facts voices of what the post is are in `weighing` already
  * @example a post that hinges at the ground, nothing else seen: probing there comes first
  */
-export function nextChecks(weighing: Weighing, seen: readonly Voice[], tables: CauseTables): NextCheck[] {
+export function nextChecks(ahead: readonly Outlook[], weighing: Weighing, tables: CauseTables): NextCheck[] {
   const before = { cost: leastWaste(weighing.posterior, tables), entropy: entropy(weighing.posterior) }
-  return tables.evidence
-    .filter((row) => !seen.some(({ source }) => source === row.observation))
-    .map((row) => valueOf(row, weighing, seen, before, tables))
+  return ahead
+    .map((outlook) => valueOf(outlook, weighing, before, tables))
     .sort((a, b) => b.gain - a.gain)
     .slice(0, ADVISED)
 }
 
 function valueOf(
-  row: EvidenceRow,
+  { row, outcomes }: Outlook,
   weighing: Weighing,
-  seen: readonly Voice[],
   before: { cost: number; entropy: number },
   tables: CauseTables,
 ): NextCheck {
-  const { possible, posterior } = weighing
-  const outcomes = outcomesOf(row).map((value) => {
-    const column = logLikelihoods(row, value, tables)
-    const chance = possible.reduce((sum, i) => sum + posterior[i]! * Math.exp(column[i]!), 0)
-    const after = normalised(afterSeeing(voiceOf(row, value, tables), weighing, seen), possible)
-    return { chance, after }
-  })
-  const all = outcomes.reduce((sum, { chance }) => sum + chance, 0)
   let cost = 0
   let left = 0
   for (const { chance, after } of outcomes) {
-    cost += (chance / all) * leastWaste(after, tables)
-    left += (chance / all) * entropy(after)
+    cost += chance * leastWaste(after, tables)
+    left += chance * entropy(after)
   }
   const saves = Math.max(0, before.cost - cost)
   const told = Math.max(0, before.entropy - left)

@@ -85,3 +85,20 @@ export function logLikelihoods(row: EvidenceRow, value: string, tables: CauseTab
 }
 
 const columnsOf = new WeakMap<CauseTables, Map<EvidenceRow, Map<string, readonly number[]>>>()
+
+/** A reading that counts as this value: what-if and drawn posts need one. */
+export function readingFor(row: EvidenceRow, value: string): unknown {
+  if (row.logistic) {
+    const { middle, width } = row.logistic
+    const number = middle + (value === 'high' ? 3 : -3) * width
+    return row.observation === 'lean' ? { offset: Math.max(0, number) * 1.2, over: 1.2, direction: 0 } : number
+  }
+  if (row.bands) {
+    const at = row.bands.findIndex((band) => band.value === value)
+    const low = row.bands[at - 1]?.upTo ?? 0
+    const high = row.bands[at]!.upTo
+    return Number.isFinite(high) ? (low + high) / 2 : low * 1.2
+  }
+  if (row.observation === 'groundAround') return value === 'nothing' ? [] : [value]
+  return value
+}

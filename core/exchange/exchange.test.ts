@@ -42,7 +42,7 @@ describe('posts as a table', () => {
       probeBelow: length,
       probeAbove: length,
       moisturePercent: fc.double({ min: 0, max: 200, noNaN: true }),
-      groundAround: fc.subarray([...OBSERVATION_VALUES.groundAround], { minLength: 1 }),
+      groundAround: fc.subarray([...OBSERVATION_VALUES.groundAround]),
       ...Object.fromEntries(
         Object.entries(OBSERVATION_VALUES)
           .filter(([key]) => key !== 'groundAround')

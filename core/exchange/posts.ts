@@ -26,7 +26,8 @@ function cellOf(line: Line, post: Post, { path, kind }: Column): string {
   if (path === 'line') return line.id
   const value = valueAt(post, path)
   if (value === undefined || value === null) return ''
-  return kind === 'list' ? (value as string[]).join(' ') : String(value)
+  if (kind === 'list') return (value as string[]).join(' ') || NOTHING
+  return String(value)
 }
 
 function valueAt(post: Post, path: string): unknown {
@@ -37,6 +38,9 @@ function valueAt(post: Post, path: string): unknown {
     return (part as Record<string, unknown>)[key]
   }, post)
 }
+
+/** Looked at, and there was none of it: an empty list. */
+const NOTHING = 'nothing'
 
 export interface PostsRead {
   /** Posts by the line that the table names, in its order. */
@@ -163,6 +167,7 @@ function readCell(cell: string, { kind, values }: Column, unit: number, key: str
     case 'choice':
       return choiceOf(cell, values!, key)
     case 'list':
+      if (cell.toLowerCase() === NOTHING) return []
       return cell.split(/[\s;]+/).map((each) => choiceOf(each, values!, key))
     case 'text':
       return cell

@@ -34,9 +34,11 @@ const KEYS: Partial<Record<Command['name'], readonly string[]>> = {
     'gate',
     'steadyLoad',
     'repair',
+    'conditions',
   ],
   setReading: OBSERVATION_KEYS,
   setRepair: ['mix', 'filling', 'spur', 'fixing', 'pin'],
+  setJudgement: ['overruled', 'found', 'cleared'],
   setHole: ['shape', 'diameter', 'depth', 'stoneBed', 'fillTop'],
 }
 

@@ -1,6 +1,6 @@
 import { InputError } from '../errors'
 import type { ObservationKey, Reading, ReadingNote } from './observations'
-import type { Hole, Job, Line, Mark, Photograph, Post, RepairChoice, Site } from './types'
+import type { Hole, Job, Judgement, Line, Mark, Photograph, Post, RepairChoice, Site } from './types'
 
 /*
  * Every edit is a small named command: it can be undone, replayed and merged key by key.
@@ -15,7 +15,7 @@ export type Command =
       name: 'setPost'
       line: string
       post: string
-      key: Exclude<keyof Post, 'id' | 'observations' | 'readings' | 'photographs'>
+      key: Exclude<keyof Post, 'id' | 'observations' | 'readings' | 'photographs' | 'judgement'>
       value: unknown
     }
   | SetReading
@@ -31,6 +31,7 @@ export type Command =
       key: Exclude<keyof RepairChoice, 'method' | 'hole'>
       value: unknown
     }
+  | { name: 'setJudgement'; line: string; post: string; key: keyof Judgement; value: unknown }
   | { name: 'setHole'; line: string; post: string; key: keyof Hole; value: unknown }
 
 interface SetReading {
@@ -57,6 +58,7 @@ export const COMMAND_NAMES = [
   'putLine',
   'chooseRepair',
   'setRepair',
+  'setJudgement',
   'setHole',
 ] as const
 
@@ -102,6 +104,8 @@ export function applyCommand(job: Job, command: Command): Job {
       return mapPost(job, command, (post) => withKey(post, 'repair', chosen(post.repair, command.value)))
     case 'setRepair':
       return mapPost(job, command, (post) => withPart(post, 'repair', command.key, command.value))
+    case 'setJudgement':
+      return mapPost(job, command, (post) => withPart(post, 'judgement', command.key, command.value))
     case 'setHole':
       return mapPost(job, command, (post) =>
         withKey(post, 'repair', { ...post.repair, hole: withKey(post.repair?.hole ?? {}, command.key, command.value) }),
@@ -150,6 +154,8 @@ export function inverseOf(job: Job, command: Command): Command {
       }
     case 'setRepair':
       return { ...command, value: findPost(job, command).repair?.[command.key] ?? null }
+    case 'setJudgement':
+      return { ...command, value: findPost(job, command).judgement?.[command.key] ?? null }
     case 'setHole':
       return { ...command, value: findPost(job, command).repair?.hole?.[command.key] ?? null }
   }
@@ -196,6 +202,8 @@ export function targetOf(command: Command): string[] {
       return [...postTarget(command), 'repair']
     case 'setRepair':
       return [...postTarget(command), 'repair', command.key]
+    case 'setJudgement':
+      return [...postTarget(command), 'judgement', command.key]
     case 'setHole':
       return [...postTarget(command), 'repair', 'hole', command.key]
   }
@@ -260,7 +268,7 @@ function withKey<T extends object>(of: T, key: PropertyKey, value: unknown): T {
   return copy as T
 }
 
-function withPart(post: Post, part: 'observations' | 'repair', key: string, value: unknown): Post {
+function withPart(post: Post, part: 'observations' | 'repair' | 'judgement', key: string, value: unknown): Post {
   const changed = withKey(post[part] ?? {}, key, value)
   // Nothing left is nothing said.
   return withKey(post, part, Object.keys(changed).length > 0 ? changed : null)

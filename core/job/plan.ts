@@ -1,4 +1,3 @@
-import { diagnose } from '../cause/diagnose'
 import type { Tables } from '../tables'
 import { gustOfReturnPeriod } from '../wind/returnPeriod'
 import {
@@ -12,7 +11,7 @@ import {
 import { hingeForce, leafMoment } from '../repair/loadCases'
 import { givesWay, linkOnGustScale, weakestLink, type LinkCapacity } from '../repair/links'
 import { withAssumptions, type Assumption, type ResolvedPost } from './assume'
-import { markFlags } from './marks'
+import { planDiagnosis } from './planDiagnosis'
 import { planDepthRules } from './planDepthRules'
 import { planMethods } from './planMethods'
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, type PostPlan } from './planTypes'
@@ -71,9 +70,8 @@ interface PlannedPost {
 
 function planPost(context: PostContext): PlannedPost {
   const assumed: Assumption[] = []
-  const { post, line, wind, tables } = context
-  const facts = { material: post.material, duty: post.duty, ageYears: post.ageYears }
-  const diagnosis = { ...diagnose(facts, post.observations, tables.causes), redFlags: redFlags(post, context) }
+  const { post, line, wind } = context
+  const diagnosis = planDiagnosis(context)
   const methods = planMethods(context, diagnosis)
   const depthRules = planDepthRules(context)
   const plan: PostPlan = {
@@ -115,23 +113,4 @@ function planStanding(context: PostContext, assumed: Assumption[]): PostPlan['st
   const links = capacities.map((capacity) => linkOnGustScale(capacity, forceAtUnitGust, site.gust50))
   const weakest = weakestLink(links)
   return { links, weakest: weakest?.link, holdingGust: weakest && givesWay(weakest) }
-}
-
-/** What stops the ordinary flow, and whom to call. */
-function redFlags(post: ResolvedPost, { noFigure, line }: PostContext): string[] {
-  const flags: string[] = []
-  const { pushPivot, lean } = post.observations
-  const moves = (pushPivot !== undefined && pushPivot !== 'nothing-moves') || lean !== undefined
-  if (post.duty === 'load-bearing') {
-    flags.push(
-      moves
-        ? 'A load-bearing post moves: keep people off and from under it, prop it, call a licensed builder or engineer.'
-        : 'This post carries a load: a licensed builder or engineer decides on any repair.',
-    )
-  }
-  if (noFigure) flags.push(noFigure.advice)
-  flags.push(...markFlags(post.nearMarks, post.station))
-  if (post.observations.groundAround?.includes('root'))
-    flags.push(`A root at the post of ${line.name}: ask about tree protection before cutting it.`)
-  return flags
 }

@@ -1,4 +1,3 @@
-import type { Cause } from '../cause/tables'
 import { bagOrder, takesFilling, type Filling, type Mix } from '../concrete/bags'
 import { fillQuantities } from '../concrete/fill'
 import { overdig } from '../concrete/overdig'
@@ -15,9 +14,6 @@ import { repairMethods } from '../repair/methods'
 import { row, type Tables } from '../tables'
 import { sectionSize } from '../timber/section'
 import type { ConcretePlan, MethodPlan, PostPlan } from './planTypes'
-
-/** A cause this likely must be answered, or the method says that it is not. */
-const MUST_ANSWER = 0.25
 
 /** Every method on one post; refused ones stay with their reasons. Best first. */
 export function planMethods(context: PostContext, diagnosis: PostPlan['diagnosis']): MethodPlan[] {
@@ -39,7 +35,7 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
   const { tables, forceAtUnitGust, site, targetGust } = context
   const { name, fixedMinutes, steps, cautions } = row(tables.parts.methods, method.key)
   const design = method.design(context)
-  const reasons = method.refusals(context, design)
+  const reasons = [...stops(method, diagnosis), ...method.refusals(context, design)]
   const links = design.links.map((capacity) => linkOnGustScale(capacity, forceAtUnitGust, site.gust50))
   const weakest = weakestLink(links)
   const holdingGust = weakest && givesWay(weakest)
@@ -70,6 +66,12 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     cautions: [...cautions, ...(design.cautions ?? []), ...(concrete?.warnings ?? [])],
     leavesUnsolved: unanswered(method.key, context, diagnosis),
   }
+}
+
+/** A red flag stops every repair but making it safe, until a person says that it is in hand. */
+function stops({ key }: RepairMethod, { redFlags, cleared }: PostPlan['diagnosis']): string[] {
+  if (redFlags.length === 0 || cleared || key === 'make-safe') return []
+  return ['A red flag stands: make it safe, and say in Cause when it is in hand.']
 }
 
 /** Whole bags are mixed and placed; the lorry brings it mixed. */
@@ -138,10 +140,10 @@ function fillingWarnings(mix: Mix, wanted: Filling, { post }: PostContext): stri
   return heavy ? ['Dry bags with water on top are for light line posts only.'] : []
 }
 
-/** Names of the likely causes that the method does not take away. */
-function unanswered(method: string, { tables }: PostContext, diagnosis: PostPlan['diagnosis']): string[] {
-  const answers = (cause: Cause) => row(tables.causes.causes, cause).answeredBy.includes(method)
-  return diagnosis.causes
-    .filter(({ cause, probability }) => diagnosis.leading.length > 0 && probability >= MUST_ANSWER && !answers(cause))
+/** Names of the causes in force that the method does not take away. */
+function unanswered(method: string, { tables }: PostContext, { inForce }: PostPlan['diagnosis']): string[] {
+  return inForce
+    .map((cause) => row(tables.causes.causes, cause))
+    .filter(({ answeredBy }) => !answeredBy.includes(method))
     .map(({ name }) => name)
 }

@@ -1,5 +1,5 @@
-import type { Evidence } from '../cause/diagnose'
-import type { NextCheck } from '../cause/nextChecks'
+import type { Condition } from '../cause/conditions'
+import type { Diagnosis } from '../cause/diagnose'
 import type { Cause } from '../cause/tables'
 import type { BagOrder } from '../concrete/bags'
 import type { FillQuantities } from '../concrete/fill'
@@ -37,12 +37,15 @@ export interface PostPlan {
   wind: { coefficient: number; force: Newtons; height: Metres; gust: MetresPerSecond }
   /** A hung leaf's moment about its post, N m, and the pull of its hinges, N. */
   gate?: { moment: NewtonMetres; hingeForce?: Newtons }
-  diagnosis: {
-    causes: { cause: Cause; name: string; probability: number; evidence: Evidence[]; impossible?: string }[]
-    settled: boolean
-    leading: Cause[]
+  diagnosis: Diagnosis & {
+    /** What stops the ordinary flow, and whom to call. */
     redFlags: string[]
-    nextChecks: NextCheck[]
+    /** A person has said why the work goes on all the same. */
+    cleared: boolean
+    conditions: Condition[]
+    /** Causes that the repair must answer, and who says so. */
+    inForce: Cause[]
+    decidedBy: 'readings' | 'technician' | 'digging'
   }
   standing: { links: Link[]; weakest?: string; holdingGust?: MetresPerSecond }
   methods: MethodPlan[]

@@ -13,6 +13,7 @@ import {
   SEASONS,
   type Job,
 } from './types'
+import { CAUSES } from '../cause/tables'
 import { INSTRUMENTS, OBSERVATION_KEYS, OBSERVATION_VALUES } from './observations'
 import { choice, flag, listOfAtMost, name, part, quantity, range, text, time, TIME_SAYS } from './schemaFields'
 import { violationsOf } from './violations'
@@ -100,6 +101,9 @@ const readingNote = {
 /** Time, person and instrument of a reading, as a command brings them. */
 export const readingNoteSchema = part(readingNote)
 
+const said = { at: time.required(TIME_SAYS), by: text(100) }
+const verdict = part({ ...said, cause: choice(CAUSES).required(`one of ${CAUSES.join(', ')}`), note: text(1000) })
+
 export const photographSchema = part({
   id: name(64),
   height: quantity(-3, 12, 'm'),
@@ -136,6 +140,8 @@ export const postSchema = part({
     height: quantity(0.05, 4, 'm').required(range(0.05, 4, 'm')),
   }),
   observations,
+  conditions: listOfAtMost(40, 'conditions', text(60)),
+  judgement: part({ overruled: verdict, found: verdict, cleared: part({ ...said, note: name(1000) }) }),
   readings: listOfAtMost(
     1000,
     'readings',

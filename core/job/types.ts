@@ -143,7 +143,27 @@ export interface Post {
   /** Every reading that was made, with time and person; none overwrites another. */
   readings?: Reading[]
   photographs?: Photograph[]
+  /** Contributing conditions that only a person sees, by key. */
+  conditions?: string[]
+  judgement?: Judgement
   repair?: RepairChoice
+}
+
+/** What a person says of the cause, beside what the readings say: both are kept. */
+export interface Judgement {
+  /** "I know better." */
+  overruled?: Verdict
+  /** What digging showed. */
+  found?: Verdict
+  /** Why the work goes on although a red flag stands. */
+  cleared?: { note: string; at: string; by?: string }
+}
+
+export interface Verdict {
+  cause: string
+  note: string
+  at: string
+  by?: string
 }
 
 export const FOOTING_KINDS = ['none', 'soil', 'stone', 'concrete', 'plate', 'sleeve', 'unknown'] as const

@@ -29,7 +29,7 @@ function run(letter: string, count: number, bay: number, common: Partial<Post>, 
 
 export function demoJobs(): Job[] {
   // The list shows what was written last first.
-  return [longBank(), laneSide(), bankSide()]
+  return [longBank(), storeVeranda(), compostYard(), laneSide(), bankSide()]
 }
 
 /** A storm-broken close-boarded line with several rotted posts. */
@@ -141,4 +141,58 @@ function longBank(): Job {
     }, changes),
   }
   return { format: 'vindex-job', version: 1, name: 'Flood bank, the long boundary', site: { ...site, exposure: 'waterside', shelter: 1 }, lines: [line] }
+}
+
+/** Panels round the compost: one post rotten in a footing that was too small, one that is not yet clear. */
+function compostYard(): Job {
+  const line: Line = {
+    id: 'C',
+    name: 'Compost yard',
+    kind: 'hit-and-miss',
+    height: 1.5,
+    gap: 0.05,
+    length: 14.4,
+    cornerAtStart: true,
+    cornerAtEnd: true,
+    remainingYears: 10,
+    posts: run('C', 9, 1.8, {
+      material: 'treated-softwood',
+      section: { shape: 'rectangle', along: 0.1, across: 0.1 },
+      length: 2,
+      ageYears: 12,
+      soil: 'firm-clay',
+      footing: { kind: 'concrete', diameter: 0.2, top: 0.05, bottom: 0.4 },
+      observations: stands,
+    }, {
+      3: { observations: { pushPivot: 'footing-moves', comesUpright: 'with-force', probeAtGround: 0.022, tap: 'dull', footingFound: 'small', groundAround: ['heaped-soil', 'gap-beside-post'], onset: 'slowly', lean: { offset: 0.05, over: 1.2, direction: 0 } } },
+      5: { observations: { pushPivot: 'in-the-soil', comesUpright: 'with-force', lean: { offset: 0.04, over: 1.2, direction: 0 } } },
+      7: { observations: { sideLoad: 'stacked-goods', comesUpright: 'will-not', onset: 'slowly', lean: { offset: -0.06, over: 1.2, direction: 0 } } },
+    }),
+  }
+  return { format: 'vindex-job', version: 1, name: 'Compost yard', site: { ...site, exposure: 'sheltered' }, lines: [line] }
+}
+
+/** Four posts that carry the roof of the store; the foot of one stands in soil. */
+function storeVeranda(): Job {
+  const line: Line = {
+    id: 'V',
+    name: 'Store veranda',
+    kind: 'post-and-rail',
+    height: 2.2,
+    gap: 0.8,
+    length: 7.2,
+    remainingYears: 25,
+    posts: run('V', 4, 2.4, {
+      duty: 'load-bearing',
+      material: 'oak',
+      section: { shape: 'rectangle', along: 0.125, across: 0.125 },
+      length: 2.4,
+      ageYears: 15,
+      soil: 'stiff-clay',
+      observations: stands,
+    }, {
+      2: { observations: { pushPivot: 'at-ground-line', probeAtGround: 0.024, groundAround: ['heaped-soil'], moisturePercent: 33 } },
+    }),
+  }
+  return { format: 'vindex-job', version: 1, name: 'Store veranda', site: { ...site, exposure: 'sheltered' }, lines: [line] }
 }

@@ -9,7 +9,8 @@ import { connect, migrate } from '../../database/connect'
 import { ownDatabase } from './ownDatabase'
 
 const { database, url } = ownDatabase('jobs')
-const [longBank, , bankSide] = demoJobs()
+const [longBank] = demoJobs()
+const bankSide = demoJobs().at(-1)!
 
 const reading = (key: string, value: unknown): Command =>
   ({ name: 'setReading', line: 'B', post: 'B7', key, value }) as Command

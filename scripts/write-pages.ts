@@ -1,0 +1,7 @@
+import { writeFileSync } from 'node:fs'
+import { diagnosisPage } from '../core/cause/page'
+import { conditions } from '../data/conditions'
+import { diagnosis } from '../data/diagnosis'
+
+// npm run pages: pages of the documentation that are made from the tables.
+writeFileSync('docs/diagnosis.md', diagnosisPage(diagnosis, conditions))

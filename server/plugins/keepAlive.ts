@@ -1,0 +1,16 @@
+import type { Server } from 'node:http'
+
+/**
+ * A proxy that keeps connections open must not find one closed just as it sends: the server holds
+ * them longer than proxies usually do, ms.
+ */
+const KEEP_ALIVE = 65_000
+
+export default defineNitroPlugin((nitro) => {
+  const stop = nitro.hooks.hook('request', (event) => {
+    const { server } = event.node.req.socket as unknown as { server?: Server }
+    if (!server) return
+    server.keepAliveTimeout = KEEP_ALIVE
+    stop()
+  })
+})
