@@ -1,3 +1,6 @@
+import { heldOut } from '../core/cases/heldOut'
+import { tuning } from '../core/cases/tuning'
+import { diagnose } from '../core/cause/diagnose'
 import { plan, planner } from '../core/job/plan'
 import type { Job } from '../core/job/types'
 import { demoJobs } from '../data/demo/jobs'
@@ -88,6 +91,13 @@ report(
     job.lines[0]!.posts[60]!.ageYears = turn++ % 50
     return remembering(job)
   }, 30),
+  'ms',
+)
+
+const judged = [...tuning, ...heldOut]
+report(
+  'a full diagnosis with its next checks',
+  milliseconds(() => judged.forEach(({ facts, seen }) => diagnose(facts, seen, tables.causes)), 20) / judged.length,
   'ms',
 )
 

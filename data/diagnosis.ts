@@ -170,7 +170,7 @@ export const evidence: readonly EvidenceRow[] = [
     observation: 'breakFace',
     group: 'break',
     minutes: 1,
-    check: 'Look at the broken face.',
+    check: 'See whether it is broken, and look at the face.',
     doing: 'looking at the break',
     words: {
       'brown-and-crumbly': 'the break is brown and crumbly',

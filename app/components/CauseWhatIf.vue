@@ -12,7 +12,10 @@ const value = ref('')
 const row = computed(() => rows.find((each) => each.observation === observation.value)!)
 const NOT_SEEN = 'not looked at'
 
-const rowItems = rows.map((each) => ({ value: each.observation, title: each.check }))
+const rowItems = rows.map((each) => ({
+  value: each.observation,
+  title: each.doing.charAt(0).toUpperCase() + each.doing.slice(1),
+}))
 const valueItems = computed(() => [
   { value: '', title: 'as it is' },
   ...outcomesOf(row.value).map((each) => ({ value: each, title: row.value.words[each] ?? each })),
@@ -44,8 +47,8 @@ const turned = computed(() => {
   <div class="panel-section">
     <h3>What if it were otherwise?</h3>
     <div class="field-grid">
-      <v-select v-model="observation" label="One reading" :items="rowItems" />
-      <v-select v-model="value" label="were" :items="valueItems" />
+      <v-select v-model="observation" label="If" :items="rowItems" />
+      <v-select v-model="value" label="showed" :items="valueItems" />
     </div>
     <template v-if="value">
       <ul class="turned" aria-label="Causes, now and then" aria-live="polite">

@@ -73,8 +73,8 @@ function valueOf(
     cost += chance * leastWaste(after, tables)
     left += chance * entropy(after)
   }
-  const saves = Math.max(0, before.cost - cost)
-  const told = Math.max(0, before.entropy - left)
+  const saves = withoutDust(before.cost - cost)
+  const told = withoutDust(before.entropy - left)
   const separates = bestParted(row, weighing, tables)
   return {
     observation: row.observation,
@@ -86,6 +86,9 @@ function valueOf(
     why: whyOf(row, separates, saves),
   }
 }
+
+/** What only rounding makes of two equal sums is nothing. */
+const withoutDust = (fall: number) => (fall > 1e-9 ? fall : 0)
 
 /** Weights with one reading more: it may temper those of its group. */
 function afterSeeing(voice: Voice, { base, voices }: Weighing, seen: readonly Voice[]): number[] {
