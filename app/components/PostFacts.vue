@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { InputError } from '~~/core/errors'
-import { sectionSize } from '~~/core/timber/section'
 import type { Command } from '~~/core/job/commands'
 import type { Footing, FootingKind } from '~~/core/job/types'
 import { tables } from '~~/data/tables'
@@ -23,10 +22,6 @@ const fieldTest = computed(() => {
   const soil = tables.soils.find(({ key }) => key === post.value.soil)
   return soil ? `${soil.name}: ${soil.fieldTest}.` : ''
 })
-const size = computed(() => sectionSize(post.value.section).along)
-function setSize(value: number | null): Promise<InputError | undefined> {
-  return set('section', value === null ? null : { shape: 'rectangle', along: value, across: value })
-}
 const footing = computed<Footing>(() => post.value.footing ?? { kind: 'unknown' })
 const measured = computed(() => footing.value.kind === 'concrete' || footing.value.kind === 'stone')
 function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
@@ -50,7 +45,7 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
         :model-value="post.duty"
         @update:model-value="set('duty', $event)"
       />
-      <LengthStepper label="Square size" :value="size" :step="0.005" :smallest="0.03" :save="setSize" />
+      <SectionFields :section="post.section" :save="(section) => set('section', section)" />
       <QuantityField label="Age, years" :value="post.ageYears" :save="(value) => set('ageYears', value)" />
       <LengthStepper
         label="Whole length"

@@ -8,7 +8,8 @@ export const useDrawing = createSharedComposable(() => {
   /** As it is drawn now. */
   const scale = ref(ZOOM.least)
   function enlarge(factor: number): void {
-    zoom.value = Math.min(ZOOM.most, Math.max(ZOOM.least, scale.value * factor))
+    // Two steps of one pinch come before the drawing has followed the first.
+    zoom.value = Math.min(ZOOM.most, Math.max(ZOOM.least, (zoom.value ?? scale.value) * factor))
   }
   return { zoom, scale, enlarge }
 })

@@ -128,3 +128,56 @@ test('what is marked along the line is a warning at the post near it', async ({ 
   await expect(page.getByRole('heading', { name: 'T4: what failed?' })).toBeVisible()
   await expect(page.getByText('A buried service lies')).toBeHidden()
 })
+
+test('two fingers and keys draw it larger, one finger goes along the line', async ({ page, request }) => {
+  const id = await importJob(request, trialJob('Zoom'))
+  await open(page, `/jobs/${id}/look?post=T3`)
+  await expect(page.getByRole('heading', { name: 'T3: what do you see?' })).toBeVisible()
+  /** How far apart two neighbours are drawn, px. */
+  const bay = () =>
+    page.evaluate(() => {
+      const x = (post: string) => document.querySelector(`[data-post="${post}"] rect`)!.getBoundingClientRect().x
+      return x('T4') - x('T2')
+    })
+  /** Moves fingers over the drawing: one list of places for each of them. */
+  const fingers = (paths: number[][]) =>
+    page.evaluate((all) => {
+      const drawing = document.querySelector('[data-drawing]')!
+      const { left, width } = drawing.getBoundingClientRect()
+      const send = (type: string, pointerId: number, x: number) =>
+        drawing.dispatchEvent(
+          new PointerEvent(type, { pointerId, bubbles: true, clientX: left + width / 2 + x, clientY: 400 }),
+        )
+      all.forEach((path, finger) => send('pointerdown', finger + 1, path[0]!))
+      for (let step = 1; step < all[0]!.length; step++)
+        all.forEach((path, finger) => send('pointermove', finger + 1, path[step]!))
+      all.forEach((path, finger) => send('pointerup', finger + 1, path.at(-1)!))
+    }, paths)
+
+  const before = await bay()
+  await fingers([
+    [-50, -75],
+    [50, 75],
+  ])
+  await expect(async () => expect((await bay()) / before).toBeCloseTo(1.5, 1)).toPass()
+  await page.keyboard.press('-')
+  await expect(async () => expect((await bay()) / before).toBeCloseTo(1.2, 1)).toPass()
+  await fingers([[0, -20, -60, -120]])
+  await expect(page.getByRole('heading', { name: 'T4: what do you see?' })).toBeVisible()
+})
+
+test('a post may be of any section', async ({ page, request }) => {
+  const id = await importJob(request, trialJob('Section'))
+  await open(page, `/jobs/${id}/walk?post=T3`)
+  await page.getByRole('button', { name: 'Post', exact: true }).click()
+  await page.getByRole('button', { name: 'tube', exact: true }).click()
+  await page.getByLabel('Diameter', { exact: true }).fill('60 mm')
+  await page.keyboard.press('Enter')
+  await page.getByLabel('Wall', { exact: true }).fill('20 cm 3')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/Wall is "20 cm 3"; it must be a length/)).toBeVisible()
+  await page.getByLabel('Wall', { exact: true }).fill('2.9 mm')
+  await page.keyboard.press('Enter')
+  await expectSaved(page)
+  expect((await storedJob(page, id)).lines[0].posts[2].section).toEqual({ shape: 'tube', diameter: 0.06, wall: 0.0029 })
+})
