@@ -78,7 +78,7 @@ function causesOf(weighing: Weighing, tables: CauseTables): CauseProbability[] {
       if (impossible[i] !== undefined)
         return { ...common, decibans: -Infinity, start: -Infinity, evidence: [], impossible: impossible[i] }
       const evidence = voices
-        .map(({ source, says }, v) => ({ observation: source, decibans: DECIBANS * shares.get(i)![v]!, says }))
+        .map(({ source, says }, v) => ({ observation: source, decibans: DECIBANS * shares[i]![v]!, says }))
         .sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans))
       return {
         ...common,
@@ -97,9 +97,17 @@ function isSettled(posterior: readonly number[], tables: CauseTables): boolean {
   return sameRepairs(first, second, tables)
 }
 
+/** The likeliest cause and the next. */
 function byProbability(posterior: readonly number[]): [number, number] {
-  const order = posterior.map((_p, i) => i).sort((a, b) => posterior[b]! - posterior[a]!)
-  return [order[0]!, order[1]!]
+  let first = 0
+  let second = -1
+  for (let i = 1; i < posterior.length; i++) {
+    if (posterior[i]! > posterior[first]!) {
+      second = first
+      first = i
+    } else if (second < 0 || posterior[i]! > posterior[second]!) second = i
+  }
+  return [first, second]
 }
 
 /** Whether one look that was not taken yet may well turn the judgement to other repairs. */

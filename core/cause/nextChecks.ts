@@ -1,9 +1,9 @@
 import type { ObservationKey } from '../job/observations'
 import { remembered } from '../numeric/remember'
 import type { Minutes } from '../units/types'
-import { logLikelihoods, outcomesOf, voiceOf, type Voice } from './readings'
+import { logLikelihoods, outcomesOf, type Voice } from './readings'
 import type { Cause, CauseRow, CauseTables, EvidenceRow } from './tables'
-import { normalised, tempered, type Weighing } from './weigh'
+import { exponentOf, normalised, type Weighing } from './weigh'
 
 export interface NextCheck {
   observation: ObservationKey
@@ -36,11 +36,15 @@ export function outlooks(weighing: Weighing, seen: readonly Voice[], tables: Cau
   return tables.evidence
     .filter((row) => !seen.some(({ source }) => source === row.observation))
     .map((row) => {
+      const { without, exponent } = besidesGroup(row, weighing, seen)
       const outcomes = outcomesOf(row).map((value) => {
         const column = logLikelihoods(row, value, tables)
         return {
           chance: possible.reduce((sum, i) => sum + posterior[i]! * Math.exp(column[i]!), 0),
-          after: normalised(afterSeeing(voiceOf(row, value, tables), weighing, seen), possible),
+          after: normalised(
+            without.map((weight, i) => weight + exponent * column[i]!),
+            possible,
+          ),
         }
       })
       const all = outcomes.reduce((sum, { chance }) => sum + chance, 0)
@@ -49,33 +53,57 @@ export function outlooks(weighing: Weighing, seen: readonly Voice[], tables: Cau
 }
 
 /**
+ * Weights as they stand beside one reading more: it tempers those of its group that are there already, and is
+ * tempered with them.
+ */
+function besidesGroup({ group }: EvidenceRow, { logWeights }: Weighing, seen: readonly Voice[]) {
+  const company = seen.filter((voice) => voice.group === group)
+  const [now, then] = [exponentOf(company.length), exponentOf(company.length + 1)]
+  const without =
+    now === then || company.length === 0
+      ? logWeights
+      : logWeights.map((weight, i) => company.reduce((sum, { column }) => sum + (then - now) * column[i]!, weight))
+  return { without, exponent: then }
+}
+
+/**
  * Checks not made yet, by the expected fall in the cost of repairing the wrong cause per minute.
  *
  * @example a post that hinges at the ground, nothing else seen: probing there comes first
  */
 export function nextChecks(ahead: readonly Outlook[], weighing: Weighing, tables: CauseTables): NextCheck[] {
-  const before = { cost: leastWaste(weighing.posterior, tables), entropy: entropy(weighing.posterior) }
+  const { possible, posterior } = weighing
+  const now: Now = {
+    cost: leastWaste(posterior, tables),
+    entropy: entropy(posterior),
+    posterior,
+    likely: [...possible].sort((a, b) => posterior[b]! - posterior[a]!).slice(0, COMPARED),
+  }
   return ahead
-    .map((outlook) => valueOf(outlook, weighing, before, tables))
+    .map((outlook) => valueOf(outlook, now, tables))
     .sort((a, b) => b.gain - a.gain)
     .slice(0, ADVISED)
 }
 
-function valueOf(
-  { row, outcomes }: Outlook,
-  weighing: Weighing,
-  before: { cost: number; entropy: number },
-  tables: CauseTables,
-): NextCheck {
+/** How things stand before a check. */
+interface Now {
+  cost: number
+  entropy: number
+  posterior: readonly number[]
+  /** Causes worth comparing, the likeliest first. */
+  likely: readonly number[]
+}
+
+function valueOf({ row, outcomes }: Outlook, now: Now, tables: CauseTables): NextCheck {
   let cost = 0
   let left = 0
   for (const { chance, after } of outcomes) {
     cost += chance * leastWaste(after, tables)
     left += chance * entropy(after)
   }
-  const saves = withoutDust(before.cost - cost)
-  const told = withoutDust(before.entropy - left)
-  const separates = bestParted(row, weighing, tables)
+  const saves = withoutDust(now.cost - cost)
+  const told = withoutDust(now.entropy - left)
+  const separates = bestParted(row, now, tables)
   return {
     observation: row.observation,
     check: row.check,
@@ -89,13 +117,6 @@ function valueOf(
 
 /** What only rounding makes of two equal sums is nothing. */
 const withoutDust = (fall: number) => (fall > 1e-9 ? fall : 0)
-
-/** Weights with one reading more: it may temper those of its group. */
-function afterSeeing(voice: Voice, { base, voices }: Weighing, seen: readonly Voice[]): number[] {
-  const facts = voices.slice(0, voices.length - seen.length)
-  const all = [...facts, ...tempered([...seen, voice])]
-  return base.map((weight, i) => all.reduce((sum, { column }) => sum + column[i]!, weight))
-}
 
 /** Visits wasted on average when the best choice is made now. */
 function leastWaste(posterior: readonly number[], tables: CauseTables): number {
@@ -134,8 +155,7 @@ function entropy(probabilities: readonly number[]): number {
 /** Likely causes are compared; a check that parts two unlikely ones helps nobody. */
 const COMPARED = 4
 
-function bestParted(row: EvidenceRow, { possible, posterior }: Weighing, tables: CauseTables): [CauseRow, CauseRow] {
-  const likely = [...possible].sort((a, b) => posterior[b]! - posterior[a]!).slice(0, COMPARED)
+function bestParted(row: EvidenceRow, { likely, posterior }: Now, tables: CauseTables): [CauseRow, CauseRow] {
   let best: [number, number] = [likely[0]!, likely[1] ?? likely[0]!]
   let most = -1
   for (const [x, a] of likely.entries()) {

@@ -7,8 +7,10 @@ const NODES = [
 const WEIGHTS = [
   0.17132449237917, 0.360761573048139, 0.467913934572691, 0.467913934572691, 0.360761573048139, 0.17132449237917,
 ].map((w) => w / 2)
+/** Others with a smaller share than this are summed by themselves. */
+const NEARLY_ALL = 1e-3
 /** The path is cut into so many parts; what is left over is shared out. */
-const PARTS = 4
+const PARTS = 2
 
 /**
  * What each voice does to the odds of each cause, so that the shares add up to the whole.
@@ -18,12 +20,12 @@ const PARTS = 4
  * is the voice's share. It does not depend on any order, and the shares of all voices add up to the change of the
  * log-odds.
  *
- * @returns for each cause that can be, ln odds by voice, in the order of the voices
+ * @returns by cause, ln odds by voice, in the order of the voices; nothing where a cause cannot be
  * @source Aumann and Shapley, Values of Non-Atomic Games (1974): the value along the diagonal
  * @example two voices that say the same thing have the same share
  */
-export function sharesOf({ possible, base, voices, logWeights }: Weighing): Map<number, number[]> {
-  const shares = new Map(possible.map((i) => [i, new Array<number>(voices.length).fill(0)]))
+export function sharesOf({ possible, base, voices, logWeights }: Weighing): number[][] {
+  const shares = base.map(() => new Array<number>(voices.length).fill(0))
   const change = base.map((weight, i) => logWeights[i]! - weight)
   for (let part = 0; part < PARTS; part++) {
     for (let node = 0; node < NODES.length; node++) {
@@ -33,7 +35,7 @@ export function sharesOf({ possible, base, voices, logWeights }: Weighing): Map<
   }
   for (const i of possible) {
     const whole = logOddsOf(logWeights, possible, i) - logOddsOf(base, possible, i)
-    shareOut(shares.get(i)!, whole)
+    shareOut(shares[i]!, whole)
   }
   return shares
 }
@@ -45,24 +47,45 @@ function weightsAt(base: readonly number[], change: readonly number[], possible:
 }
 
 function addRates(
-  shares: Map<number, number[]>,
+  shares: number[][],
   voices: Weighing['voices'],
   possible: readonly number[],
   weights: readonly number[],
   share: number,
 ): void {
-  for (const i of possible) {
-    const own = shares.get(i)!
-    let others = 0
-    for (const j of possible) if (j !== i) others += weights[j]!
-    if (others === 0) continue
-    for (let v = 0; v < voices.length; v++) {
-      const { column } = voices[v]!
-      let mean = 0
-      for (const j of possible) if (j !== i) mean += weights[j]! * column[j]!
-      own[v]! += share * (column[i]! - mean / others)
+  let all = 0
+  for (const j of possible) all += weights[j]!
+  for (let v = 0; v < voices.length; v++) {
+    const { column } = voices[v]!
+    let sum = 0
+    for (const j of possible) sum += weights[j]! * column[j]!
+    for (const i of possible) {
+      const own = weights[i]!
+      if (all <= own) continue
+      const others =
+        all - own > NEARLY_ALL * all
+          ? (sum - own * column[i]!) / (all - own)
+          : meanOfOthers(column, weights, possible, i)
+      shares[i]![v]! += share * (column[i]! - others)
     }
   }
+}
+
+/** Where one cause is nearly everything, taking it off a sum leaves only rounding. */
+function meanOfOthers(
+  column: readonly number[],
+  weights: readonly number[],
+  possible: readonly number[],
+  i: number,
+): number {
+  let mean = 0
+  let rest = 0
+  for (const j of possible) {
+    if (j === i) continue
+    mean += weights[j]! * column[j]!
+    rest += weights[j]!
+  }
+  return mean / rest
 }
 
 /** What the quadrature missed goes to the voices by their size: the sum is exact. */

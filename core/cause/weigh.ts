@@ -46,11 +46,14 @@ function factVoices(facts: PostFacts, tables: CauseTables): Voice[] {
     }))
 }
 
+/** Exponent of each of so many readings of one group. */
+export const exponentOf = (company: number): number => (company > 1 ? TEMPERED : 1)
+
 /** Readings in company of their group weigh less. */
-export function tempered(seen: readonly Voice[]): Voice[] {
+function tempered(seen: readonly Voice[]): Voice[] {
   return seen.map((voice) => {
-    const company = seen.filter((other) => other.group === voice.group).length
-    return company > 1 ? { ...voice, column: voice.column.map((each) => TEMPERED * each) } : voice
+    const exponent = exponentOf(seen.filter((other) => other.group === voice.group).length)
+    return exponent === 1 ? voice : { ...voice, column: voice.column.map((each) => exponent * each) }
   })
 }
 
