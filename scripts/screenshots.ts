@@ -13,11 +13,13 @@ import { startServer } from './lib/server.mjs'
 const DESK = { width: 1280, height: 800 }
 const PHONE = { width: 360, height: 740 }
 const bankSide = demoJobs().at(-1)!.name
-const VIEWS: { name: string; path: (job: string) => string; size: typeof DESK; tap?: string }[] = [
+const STORE = 'Store veranda'
+const VIEWS: { name: string; path: (job: string) => string; size: typeof DESK; tap?: string; of?: string }[] = [
   { name: 'jobs', path: () => '/', size: DESK },
   { name: 'walk', path: (job: string) => `${job}/walk?post=B14`, size: DESK },
   { name: 'look', path: (job: string) => `${job}/look?post=B7`, size: DESK },
-  { name: 'cause', path: (job: string) => `${job}/cause?post=B7`, size: DESK },
+  { name: 'cause', path: (job: string) => `${job}/cause?post=B7`, size: DESK, tap: 'Rotted at the ground line' },
+  { name: 'red-flag', path: (job: string) => `${job}/cause?post=V2`, size: DESK, of: STORE },
   { name: 'repair', path: (job: string) => `${job}/repair?post=B7`, size: DESK },
   { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
   { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
@@ -41,13 +43,13 @@ const server = await startServer({ build, databaseUrl: database.url('vindex'), p
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] })
 try {
   const jobs = (await (await fetch(`${server.address}/api/jobs`)).json()) as { id: string; name: string }[]
-  const job = `/jobs/${jobs.find(({ name }) => name === bankSide)!.id}`
-  for (const { name, path, size, tap } of VIEWS) {
+  const pathOf = (wanted: string) => `/jobs/${jobs.find(({ name }) => name === wanted)!.id}`
+  for (const { name, path, size, tap, of = bankSide } of VIEWS) {
     const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' })
-    await page.goto(server.address + path(job))
+    await page.goto(server.address + path(pathOf(of)))
     await page.locator('html[data-ready]').waitFor()
     await page.waitForLoadState('networkidle')
-    if (tap) await page.getByRole('button', { name: tap, exact: true }).click()
+    if (tap) await page.getByRole('button', { name: tap }).first().click()
     await page.screenshot({ path: join(folder, `${name}.png`) })
     await page.close()
   }
