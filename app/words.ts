@@ -162,7 +162,7 @@ export const STATE_WORDS = {
 /** How strongly a reading speaks, from its decibans. */
 export function strengthWords(decibans: number): string {
   const size = Math.abs(decibans)
-  const word = size >= 10 ? 'strong' : size >= 4 ? 'clear' : size >= 1.5 ? 'slight' : 'hardly any'
+  const word = size >= 10 ? 'strong' : size >= 4 ? 'clear' : size >= 1.5 ? 'slight' : 'hardly'
   return `${word} ${decibans >= 0 ? 'for' : 'against'}`
 }
 

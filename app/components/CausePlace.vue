@@ -50,17 +50,7 @@ function makeSafe(): void {
           Not settled yet: make the next check before you choose.
         </p>
       </div>
-      <div class="panel-section">
-        <h3>{{ diagnosis.settled ? 'What would still tell most' : 'What would tell most now' }}</h3>
-        <ul class="checks">
-          <li v-for="check in diagnosis.nextChecks" :key="check.observation">
-            <button type="button" class="check" @click="view.ask(check.observation)">
-              <strong>{{ check.check }}</strong>
-              <span class="soft">{{ check.why }}</span>
-            </button>
-          </li>
-        </ul>
-      </div>
+      <NextChecks v-if="!diagnosis.settled" title="What would tell most now" />
       <div class="panel-section">
         <h3>Every cause, with its reasons</h3>
         <ul class="causes">
@@ -91,6 +81,7 @@ function makeSafe(): void {
           >
         </p>
       </div>
+      <NextChecks v-if="diagnosis.settled" title="What would still tell most" />
       <CauseWhatIf />
       <CauseConditions />
     </template>
@@ -117,13 +108,11 @@ function makeSafe(): void {
 .lead {
   font-size: 19px;
 }
-.causes,
-.checks {
+.causes {
   list-style: none;
   padding: 0;
 }
-.cause,
-.check {
+.cause {
   width: 100%;
   min-height: 48px;
   padding: 6px 0;
@@ -133,8 +122,6 @@ function makeSafe(): void {
   border: 0;
   text-align: left;
   cursor: pointer;
-}
-.cause {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
@@ -150,14 +137,6 @@ function makeSafe(): void {
   height: 8px;
   background: var(--ink);
   min-width: 2px;
-}
-.check {
-  display: grid;
-  gap: 2px;
-  padding-left: 14px;
-  border-bottom: 1.5px solid var(--rule);
-  border-left: 4px solid var(--string);
-  margin-bottom: 6px;
 }
 .small {
   font-size: 14px;
