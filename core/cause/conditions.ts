@@ -1,4 +1,23 @@
-import type { ResolvedLine, ResolvedPost } from '../job/assume'
+import type { Observations } from '../job/observations'
+import type { MarkKind } from '../job/types'
+import type { Metres } from '../units/types'
+
+/** What of a post and its line bears on how it failed. */
+export interface ConditionFacts {
+  observations: Observations
+  saturated: boolean
+  /** Stretch of fence that the post carries, m. */
+  bay: Metres
+  /** Under the cladding, m. */
+  gap: Metres
+  solidity: number
+  /** The line stands in the open or by water, without shelter. */
+  exposed: boolean
+  /** What is marked within reach of the post. */
+  near: readonly MarkKind[]
+  /** Kinds of repair chosen along the line. */
+  repairKinds: number
+}
 
 /** Something that helped the failure along, and must not be built again. */
 export interface ConditionRow {
@@ -7,7 +26,7 @@ export interface ConditionRow {
   /** What to do otherwise this time. */
   advice: string
   /** Whether readings and facts show it; some only a person sees. */
-  shownBy?: (post: ResolvedPost, line: ResolvedLine, exposed: boolean) => boolean
+  shownBy?: (facts: ConditionFacts) => boolean
 }
 
 export interface Condition {
@@ -18,19 +37,14 @@ export interface Condition {
   from: 'readings' | 'person'
 }
 
-/**
- * Contributing conditions of a post: those that the readings show, and those that somebody ticked.
- *
- * @param exposed the line stands in the open or by water without shelter
- */
+/** Contributing conditions: those that the readings show, and those that somebody ticked. */
 export function conditionsOf(
   rows: readonly ConditionRow[],
-  post: ResolvedPost,
-  line: ResolvedLine,
-  exposed: boolean,
+  facts: ConditionFacts,
+  ticked: readonly string[] = [],
 ): Condition[] {
   return rows.flatMap(({ key, name, advice, shownBy }): Condition[] => {
-    if (shownBy?.(post, line, exposed)) return [{ condition: key, name, advice, from: 'readings' }]
-    return post.conditions?.includes(key) ? [{ condition: key, name, advice, from: 'person' }] : []
+    if (shownBy?.(facts)) return [{ condition: key, name, advice, from: 'readings' }]
+    return ticked.includes(key) ? [{ condition: key, name, advice, from: 'person' }] : []
   })
 }

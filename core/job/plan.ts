@@ -11,7 +11,7 @@ import {
 import { hingeForce, leafMoment } from '../repair/loadCases'
 import { givesWay, linkOnGustScale, weakestLink, type LinkCapacity } from '../repair/links'
 import { withAssumptions, type Assumption, type ResolvedPost } from './assume'
-import { planDiagnosis } from './planDiagnosis'
+import { planDiagnosis, repairKinds } from './planDiagnosis'
 import { planDepthRules } from './planDepthRules'
 import { planMethods } from './planMethods'
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, type PostPlan } from './planTypes'
@@ -43,7 +43,8 @@ export function planner(tables: Tables): (job: Job) => Plan {
     const now = new Map<string, PlannedPost>()
     const planned = lines.flatMap((line) => {
       // What is only drawn or kept for the record changes no figure; marks are counted post by post.
-      const facts = JSON.stringify([site, { ...line, posts: undefined, marks: undefined, course: undefined }])
+      const own = { ...line, posts: undefined, marks: undefined, course: undefined }
+      const facts = JSON.stringify([site, own, repairKinds(line)])
       return line.posts.map((post) => {
         const key = facts + JSON.stringify({ ...post, readings: undefined, photographs: undefined })
         const result = known.get(key) ?? planPost(postContext(site, line, post, tables, ground))

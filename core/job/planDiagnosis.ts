@@ -2,6 +2,7 @@ import { conditionsOf } from '../cause/conditions'
 import { diagnose, type Diagnosis } from '../cause/diagnose'
 import type { Cause } from '../cause/tables'
 import type { PostContext } from '../repair/context'
+import type { ResolvedLine } from './assume'
 import { markFlags } from './marks'
 import type { PostPlan } from './planTypes'
 
@@ -15,15 +16,29 @@ export function planDiagnosis(context: PostContext): PostPlan['diagnosis'] {
   const { post, line, site, tables } = context
   const facts = { material: post.material, duty: post.duty, ageYears: post.ageYears }
   const judged = diagnose(facts, post.observations, tables.causes)
-  const exposed = site.exposure !== 'sheltered' && site.shelter > SHELTERED
+  const { observations, saturated } = post
+  const conditionFacts = {
+    observations,
+    saturated,
+    bay: post.to - post.from,
+    gap: line.gap,
+    solidity: line.solidity,
+    exposed: site.exposure !== 'sheltered' && site.shelter > SHELTERED,
+    near: post.nearMarks.map(({ kind }) => kind),
+    repairKinds: repairKinds(line),
+  }
   return {
     ...judged,
     redFlags: redFlags(context),
     cleared: post.judgement?.cleared !== undefined,
-    conditions: conditionsOf(tables.conditions, post, line, exposed),
+    conditions: conditionsOf(tables.conditions, conditionFacts, post.conditions),
     ...decided(judged, context),
   }
 }
+
+/** How many kinds of repair are chosen along a line. */
+export const repairKinds = ({ posts }: ResolvedLine): number =>
+  new Set(posts.flatMap(({ repair }) => (repair?.method ? [repair.method] : []))).size
 
 /** What was found on digging stands before what a person said, and that before what the readings say. */
 function decided(judged: Diagnosis, { post }: PostContext): Pick<PostPlan['diagnosis'], 'inForce' | 'decidedBy'> {

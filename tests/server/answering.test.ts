@@ -1,0 +1,76 @@
+import { Readable } from 'node:stream'
+import type { H3Event } from 'h3'
+import { describe, expect, it } from 'vitest'
+import { InputError } from '../../core/errors'
+import { problemOf } from '../../server/utils/answering'
+import { pictureIdentity, readJson, readPicture, BODY_LIMIT, PICTURE_LIMIT } from '../../server/utils/body'
+import { NotFound, NotJson, StaleVersion, TooLarge } from '../../server/utils/failures'
+import { demoJobs } from '../../data/demo/jobs'
+
+/** A request with this body, as far as reading it goes. */
+function request(body: Buffer | string, type: string): H3Event {
+  const req = Object.assign(Readable.from([Buffer.from(body)]), { headers: { 'content-type': type } })
+  return { node: { req } } as unknown as H3Event
+}
+const json = (body: Buffer | string, type = 'application/json') => readJson(request(body, type))
+
+describe('bodies', () => {
+  it('are read as JSON', async () => {
+    expect(await json('{"name":"Bank side ½"}', 'application/json; charset=utf-8')).toEqual({ name: 'Bank side ½' })
+  })
+  it('are refused when they are none, or come as something else', async () => {
+    await expect(json('{"name":')).rejects.toThrow(/^This is no JSON: /)
+    await expect(json('{}', 'text/plain')).rejects.toBeInstanceOf(NotJson)
+    await expect(json('{}', '')).rejects.toThrow('Send application/json.')
+  })
+  it('are refused when they are too large, with the limit', async () => {
+    await expect(json(Buffer.alloc(BODY_LIMIT + 1))).rejects.toThrow('larger than 5 MB; a job file of 2000 posts')
+    await expect(readPicture(request(Buffer.alloc(PICTURE_LIMIT + 1), 'image/jpeg'))).rejects.toThrow(
+      'larger than 16 MB; take the photograph at a smaller size',
+    )
+  })
+  it('are pictures only when they say so', async () => {
+    expect((await readPicture(request('picture', 'image/png'))).toString()).toBe('picture')
+    await expect(readPicture(request('picture', 'text/html'))).rejects.toThrow('content-type is "text/html"')
+  })
+})
+
+describe('identities of pictures', () => {
+  it.each(['picture-1', '0123456789abcdef', 'A_b-C_d-E'])('%s', (id) => {
+    expect(pictureIdentity(id)).toBe(id)
+  })
+  it.each([undefined, '', 'short', '../../secret', 'a'.repeat(65), 'with space here'])('not %j', (id) => {
+    expect(() => pictureIdentity(id)).toThrow('an identity of 8 to 64 letters')
+  })
+})
+
+describe('problem documents', () => {
+  const [job] = demoJobs()
+  it.each<[string, unknown, object]>([
+    [
+      'bad input',
+      new InputError('depth', -1, 'a number from 0.2 to 4 m'),
+      {
+        status: 422,
+        key: 'depth',
+        value: -1,
+        range: 'a number from 0.2 to 4 m',
+        detail: expect.stringContaining('depth is -1'),
+      },
+    ],
+    ['missing input', new InputError('depth', undefined, 'a number'), { status: 422, value: null }],
+    ['a stale version', new StaleVersion(7, job!, [], []), { status: 409, version: 7, job, mine: [], theirs: [] }],
+    ['nothing there', new NotFound('job', 'x'), { status: 404, detail: 'There is no job "x".' }],
+    ['too large', new TooLarge(5e6, 'split it'), { status: 413 }],
+    ['no JSON', new NotJson('This is no JSON'), { status: 400 }],
+    ['a database that is away', Object.assign(new Error('gone'), { code: 'ECONNREFUSED' }), { status: 503 }],
+    ['a database that takes too long', Object.assign(new Error('slow'), { name: 'KnexTimeoutError' }), { status: 503 }],
+    [
+      'a fault of the program',
+      new TypeError('secret of the house'),
+      { status: 500, detail: expect.not.stringContaining('secret') },
+    ],
+  ])('%s', (_name, error, problem) => {
+    expect(problemOf(error)).toMatchObject(problem)
+  })
+})
