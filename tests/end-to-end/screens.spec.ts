@@ -84,3 +84,64 @@ test('a job is made from nothing, and its fields say what is wrong', async ({ pa
   await expect(page.getByRole('heading', { name: 'Walk the line: A, 5 posts' })).toBeVisible()
   await expect(page.getByText('Back fence')).toBeVisible()
 })
+
+test('the whole line goes on paper in true scale, with every post and mark', async ({ page, request }) => {
+  const job = trialJob('On paper')
+  job.lines[0]!.marks = [{ id: 'gas-main', kind: 'service', service: 'gas', station: 5, offset: 0.3 }]
+  job.lines[0]!.posts[3]!.groundLevel = -0.2
+  const id = await importJob(request, job)
+  await open(page, `/jobs/${id}/sheet?post=T3`)
+  await page.getByRole('button', { name: 'The whole line' }).click()
+  await expect(page.getByRole('heading', { name: 'T: 5 posts, 9.60 m' })).toBeVisible()
+  const strip = page.getByRole('img', { name: '0.00 m to 12.00 m: T1, T2, T3, T4, T5' })
+  await expect(strip).toBeVisible()
+  for (const words of ['T1', '0.00 m', 'T5', '9.60 m'])
+    await expect(strip.getByText(words, { exact: true })).toBeVisible()
+  await expect(page.getByRole('row', { name: /T4 7\.20 m Line post sound/ })).toBeVisible()
+  await expect(page.getByText('At 5.00 m: gas, 0.30 m to the right.')).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('navigation', { name: 'Places of the work' })).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  await expect(strip).toBeVisible()
+  await expect(page.getByText('local codes and licensed practice decide')).toBeVisible()
+})
+
+test('words in the drawing never lie over each other, however it is drawn', async ({ page, request }) => {
+  const job = trialJob('Words')
+  job.lines[0]!.marks = [0.2, 0.4, 0.5].map((more, i) => ({
+    id: `mark-number-${i}`,
+    kind: 'service',
+    service: 'water',
+    station: 4.8 + more,
+    offset: 0.2,
+  }))
+  job.lines[0]!.posts[2]!.observations = { probeAtGround: 0.03, lean: { offset: 0.05, over: 1.2, direction: 0 } }
+  job.lines[0]!.posts[2]!.footing = { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.6 }
+  const id = await importJob(request, job)
+  await open(page, `/jobs/${id}/look?post=T3`)
+  await expect(page.getByRole('heading', { name: 'T3: what do you see?' })).toBeVisible()
+  for (const key of ['-', '-', '-', '+', '+', '+', '+', '+']) {
+    await page.keyboard.press(key)
+    await expect(async () => {
+      const overlaps = await page.evaluate(() => {
+        const boxes = [...document.querySelectorAll('[data-drawing] .labels text')].map((text) => ({
+          words: text.textContent,
+          box: text.getBoundingClientRect(),
+        }))
+        return boxes.flatMap((a, i) =>
+          boxes
+            .slice(i + 1)
+            .filter(
+              (b) =>
+                a.box.left < b.box.right - 1 &&
+                b.box.left < a.box.right - 1 &&
+                a.box.top + 4 < b.box.bottom - 4 &&
+                b.box.top + 4 < a.box.bottom - 4,
+            )
+            .map((b) => `${a.words} over ${b.words}`),
+        )
+      })
+      expect(overlaps).toEqual([])
+    }).toPass()
+  }
+})
