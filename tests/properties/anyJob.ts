@@ -6,11 +6,13 @@ import {
   JOB_FORMAT,
   JOB_VERSION,
   LINE_KINDS,
+  MARK_KINDS,
   MATERIALS,
   SEASONS,
+  SERVICES,
   type Job,
 } from '../../core/job/types'
-import { OBSERVATION_VALUES } from '../../core/job/observations'
+import { OBSERVATION_VALUES, type Observations } from '../../core/job/observations'
 import type { Tables } from '../../core/tables'
 
 export const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
@@ -26,17 +28,38 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
     fc.record({ shape: fc.constant('tube' as const), diameter: size, wall: between(0.0005, 0.2) }),
     fc.record({ shape: fc.constant('hollow' as const), along: size, across: size, wall: between(0.0005, 0.2) }),
   )
+  const reading = fc.record(
+    { offset: between(-2, 2), over: between(0.1, 4), direction: fc.integer({ min: 0, max: 360 }) },
+    { requiredKeys: ['offset', 'over'] },
+  )
+  const { groundAround, ...picked } = OBSERVATION_VALUES
   const observations = fc.record(
     {
-      pushPivot: fc.constantFrom(...OBSERVATION_VALUES.pushPivot),
-      footingFound: fc.constantFrom(...OBSERVATION_VALUES.footingFound),
-      breakFace: fc.constantFrom(...OBSERVATION_VALUES.breakFace),
+      ...Object.fromEntries(Object.entries(picked).map(([name, values]) => [name, fc.constantFrom(...values)])),
+      groundAround: fc.subarray([...groundAround]),
+      lean: fc.oneof(reading, fc.tuple(reading, reading)),
+      moisturePercent: between(0, 200),
       probeAtGround: wood,
       probeBelow: wood,
       probeAbove: wood,
     },
     { requiredKeys: [] },
-  )
+  ) as fc.Arbitrary<Observations>
+  const marks = fc
+    .array(
+      fc.record(
+        {
+          kind: fc.constantFrom(...MARK_KINDS),
+          station: between(0, 30),
+          offset: between(-3, 3),
+          size: between(0.005, 2),
+          service: fc.constantFrom(...SERVICES),
+        },
+        { requiredKeys: ['kind', 'station'] },
+      ),
+      { maxLength: 3 },
+    )
+    .map((list) => list.map((mark, i) => ({ ...mark, id: `mark-${i}` })))
   const hole = fc.record(
     { diameter: between(0.1, 2), depth: between(0.2, 4), stoneBed: between(0, 1), fillTop: between(-0.2, 1) },
     { requiredKeys: [] },
@@ -75,6 +98,8 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       gate: fc.record({ leafWidth: between(0.3, 6), leafMass: between(1, 1000), hingeSpacing: between(0.1, 3) }),
       steadyLoad: fc.record({ pressure: between(0, 20_000), height: between(0.05, 4) }),
       observations,
+      groundLevel: between(-5, 5),
+      conditions: fc.subarray(tables.conditions.map((row) => row.key)),
       repair,
     },
     { requiredKeys: [] },
@@ -86,6 +111,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       gap: between(0, 1),
       solidity: between(0.02, 1),
       cornerAtStart: fc.boolean(),
+      marks,
     },
     { requiredKeys: [] },
   )

@@ -1,6 +1,8 @@
+import { isDeepStrictEqual } from 'node:util'
 import fc from 'fast-check'
 import { holeVolumes, type HoleShape } from '../../core/concrete/volume'
 import { InputError } from '../../core/errors'
+import { guessHeadings, postsTable, readPosts } from '../../core/exchange/posts'
 import { groundCapacity, groundResponse, groundThreshold, type BuriedPost } from '../../core/ground/postInGround'
 import type { Segment } from '../../core/ground/profile'
 import { knownKeys } from '../../core/job/knownKeys'
@@ -98,6 +100,9 @@ const holes: fc.Arbitrary<HoleShape> = fc
 /** Slack for comparisons of two results that were each found by a search. */
 const SLACK = 1e-5
 
+/** As a file holds it: without keys that say nothing, and nought without a sign. */
+const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value))
+
 function demand(truth: boolean, words: () => string): void {
   if (!truth) throw new Error(words())
 }
@@ -189,6 +194,34 @@ export function truths(tables: Tables): Truth[] {
         Number.isNaN(value) ? 'no number' : value,
       )
       demand(!made.includes('no number'), () => made)
+    }),
+    of('posts go out as a table and come back as they were', anyJob(tables), (job) => {
+      if (checkJob(job, known).length > 0) return
+      const [headings, ...rows] = postsTable(job)
+      const { lines, problems } = readPosts(rows, guessHeadings(headings!), 1, 'A')
+      demand(problems.length === 0, () => problems.join('; '))
+      const bare = job.lines.map(({ id, posts }) => ({
+        id,
+        // Repairs and ticks are chosen here; nothing seen is nothing said.
+        posts: posts.map(({ repair: _repair, conditions: _conditions, observations, ...post }) =>
+          Object.keys(observations ?? {}).length > 0 ? { ...post, observations } : post,
+        ),
+      }))
+      demand(isDeepStrictEqual(plain(lines), plain(bare)), () => JSON.stringify([lines, bare]))
+    }),
+    of('the reasons for every cause add up, and every probability is one', anyJob(tables), (job) => {
+      if (checkJob(job, known).length > 0) return
+      for (const { diagnosis } of plan(job, tables).posts) {
+        const whole = diagnosis.causes.reduce((sum, { probability }) => sum + probability, 0)
+        demand(Math.abs(whole - 1) < 1e-9, () => `probabilities add up to ${whole}`)
+        for (const { cause, decibans, start, evidence, impossible } of diagnosis.causes) {
+          const added = evidence.reduce((sum, reason) => sum + reason.decibans, start)
+          demand(
+            impossible !== undefined || Math.abs(added - decibans) < 1e-9,
+            () => `${cause}: ${added} for ${decibans}`,
+          )
+        }
+      }
     }),
     of('the parts of a hole add up to it', holes, (hole) => {
       let volumes
