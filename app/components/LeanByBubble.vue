@@ -8,7 +8,7 @@ import { LEVEL_LENGTH } from '~/look'
 const props = defineProps<{
   reading?: LeanReading
   direction: 'along' | 'across'
-  save: (value: LeanReading | null, instrument: Instrument) => Promise<InputError | undefined>
+  save: (value: LeanReading | null, instrument: Instrument, stepped?: boolean) => Promise<InputError | undefined>
 }>()
 
 const LINES = [-6, -4, -2, -1, 0, 1, 2, 4, 6]

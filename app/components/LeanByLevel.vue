@@ -7,7 +7,7 @@ import { LEVEL_LENGTH } from '~/look'
 /** A digital level held against the post: its reading is taken by hand, when it stands still. */
 const props = defineProps<{
   direction: 'along' | 'across'
-  save: (value: LeanReading | null, instrument: Instrument) => Promise<InputError | undefined>
+  save: (value: LeanReading | null, instrument: Instrument, stepped?: boolean) => Promise<InputError | undefined>
 }>()
 const view = useJobView()
 

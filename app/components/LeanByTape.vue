@@ -7,14 +7,14 @@ import { LEVEL_LENGTH } from '~/look'
 const props = defineProps<{
   reading?: LeanReading
   direction: 'along' | 'across'
-  save: (value: LeanReading | null, instrument: Instrument) => Promise<InputError | undefined>
+  save: (value: LeanReading | null, instrument: Instrument, stepped?: boolean) => Promise<InputError | undefined>
 }>()
 
 const over = computed(() => props.reading?.over ?? LEVEL_LENGTH)
-const saveOffset = (offset: number | null) =>
-  props.save(offset === null ? null : { offset, over: over.value }, 'spirit-level')
-const saveLevel = (length: number | null) =>
-  props.save({ offset: props.reading?.offset ?? 0, over: length ?? LEVEL_LENGTH }, 'spirit-level')
+const saveOffset = (offset: number | null, stepped?: boolean) =>
+  props.save(offset === null ? null : { offset, over: over.value }, 'spirit-level', stepped)
+const saveLevel = (length: number | null, stepped?: boolean) =>
+  props.save({ offset: props.reading?.offset ?? 0, over: length ?? LEVEL_LENGTH }, 'spirit-level', stepped)
 </script>
 
 <template>

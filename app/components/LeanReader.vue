@@ -23,8 +23,8 @@ const WAYS = [
   { value: 'digital', words: 'digital level' },
 ] as const
 
-const save = (value: LeanReading | null, instrument: Instrument) =>
-  record('lean', withLean(seen.value.lean, degrees.value, value), instrument)
+const save = (value: LeanReading | null, instrument: Instrument, stepped = false) =>
+  record('lean', withLean(seen.value.lean, degrees.value, value), instrument, stepped)
 
 const found = computed(() => {
   const along = leanIn(seen.value.lean, ALONG)

@@ -11,7 +11,8 @@ const props = defineProps<{
   smallest?: number
   clearable?: boolean
   assumed?: number
-  save: (value: number | null) => Promise<InputError | undefined>
+  /** `stepped` when it came by a step from the value before. */
+  save: (value: number | null, stepped?: boolean) => Promise<InputError | undefined>
 }>()
 
 const preferences = usePreferencesStore()
@@ -28,15 +29,15 @@ watch([() => props.value, () => preferences.units, () => view.post.value?.id], (
   error.value = ''
 })
 
-async function put(value: number | null): Promise<void> {
-  const refused = await props.save(value)
+async function put(value: number | null, stepped = false): Promise<void> {
+  const refused = await props.save(value, stepped)
   error.value = refused ? `${props.label} must be ${refused.range}` : ''
 }
 function move(by: number): void {
   const from = props.value ?? props.assumed ?? props.start ?? 0
   const first = props.value === undefined && props.assumed === undefined
   const next = Math.max(props.smallest ?? -Infinity, first ? from : from + by)
-  void put(Math.round(next * 1e6) / 1e6)
+  void put(Math.round(next * 1e6) / 1e6, true)
 }
 async function take(): Promise<void> {
   if (typed.value === undefined) return

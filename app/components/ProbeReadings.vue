@@ -47,7 +47,7 @@ function takeTyped(): void {
           :start="0"
           :smallest="0"
           clearable
-          :save="(value) => record(probe.key, value)"
+          :save="(value, stepped) => record(probe.key, value, 'eye', stepped)"
         />
         <ReadingTrail :observation="probe.key" />
       </div>

@@ -21,6 +21,7 @@ const sheets = { post: SheetPage, line: LineSheet }
 .sheets {
   flex: 1;
   min-height: 0;
+  position: relative;
   overflow-y: auto;
 }
 .which {

@@ -4,6 +4,11 @@ import { newIdentity } from '~/outbox/identity'
 import { useJobStore } from '~/stores/job'
 import { usePreferencesStore } from '~/stores/preferences'
 
+/** Steps that follow each other within this time make one reading, ms. */
+const STILL_MADE = 20_000
+/** The reading that was made last on this device, by observation. */
+const making = new Map<ObservationKey, string>()
+
 /** Readings of the chosen post: made with time and person, and kept one after the other. */
 export function useReadings() {
   const store = useJobStore()
@@ -12,14 +17,23 @@ export function useReadings() {
 
   const seen = computed(() => view.post.value?.observations ?? {})
 
-  /** @param value null takes the observation back: that is an entry too */
+  /**
+   * @param value   null takes the observation back: that is an entry too
+   * @param stepped it came by a step from the reading before: both are one reading, still being made
+   */
   function record(
     key: ObservationKey,
     value: unknown,
     instrument: Instrument = 'eye',
+    stepped = false,
   ): Promise<InputError | undefined> {
     const by = preferences.person.trim()
-    const reading = { id: newIdentity(), at: new Date().toISOString(), instrument, ...(by ? { by } : {}) }
+    const now = new Date()
+    const [last] = trail(key)
+    const goesOn = stepped && last && last.id === making.get(key) && now.getTime() - Date.parse(last.at) < STILL_MADE
+    const id = goesOn ? last.id : newIdentity()
+    making.set(key, id)
+    const reading = { id, at: now.toISOString(), instrument, ...(by ? { by } : {}) }
     return store.edit([{ name: 'setReading', ...view.address.value, key, value, reading }])
   }
 

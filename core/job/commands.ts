@@ -228,11 +228,14 @@ function withReading(post: Post, { key, value, reading, without }: SetReading): 
 
 function inverseOfReading(post: Post, { reading, without, ...command }: SetReading): SetReading {
   const back: SetReading = { ...command, value: post.observations?.[command.key] ?? null }
-  if (reading) return { ...back, without: reading.id }
-  const taken = post.readings?.find(({ id }) => id === without)
-  if (!taken) return back
-  const { observation: _key, value: _value, ...note } = taken
-  return { ...back, reading: note }
+  const before = post.readings?.find(({ id }) => id === (reading?.id ?? without))
+  // One that goes on changing under its own name is put back as it was.
+  if (before) return { ...back, reading: noteOf(before) }
+  return reading ? { ...back, without: reading.id } : back
+}
+
+function noteOf({ observation: _key, value: _value, ...note }: Reading): ReadingNote {
+  return note
 }
 
 /** Posts stand in the order of their stations, however they came. */

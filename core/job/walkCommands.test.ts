@@ -49,6 +49,19 @@ describe('readings', () => {
     expect(applyCommands(undone, inverseOfAll(there, back))).toEqual(there)
   })
 
+  it('one that goes on changing under its own name is one reading, put back as it was', () => {
+    const steps = [seen(0.005, 'same', 8), seen(0.01, 'same', 8), seen(0.015, 'same', 9)]
+    const post = applyCommands(job, steps).lines[0]!.posts[1]!
+    expect(post.readings).toEqual([{ ...note('same', 9), observation: 'probeAtGround', value: 0.015 }])
+    const [last, ...rest] = inverseOfAll(job, steps)
+    const once = applyCommand(applyCommands(job, steps), last!)
+    expect(once.lines[0]!.posts[1]).toMatchObject({
+      observations: { probeAtGround: 0.01 },
+      readings: [{ ...note('same', 8), value: 0.01 }],
+    })
+    expect(applyCommands(once, rest)).toEqual(job)
+  })
+
   it('change no figure by being kept', () => {
     const bare = applyCommand(job, { name: 'setReading', ...at, key: 'probeAtGround', value: 0.03 })
     expect(plan(applyCommands(job, both), tables).posts).toEqual(plan(bare, tables).posts)

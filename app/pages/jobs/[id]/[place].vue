@@ -112,6 +112,8 @@ watch(
   grid-template-columns: minmax(0, 59fr) minmax(0, 41fr);
 }
 .panel {
+  /* What is hidden in it must not make the page itself longer. */
+  position: relative;
   overflow-y: auto;
   padding: 16px 20px 0;
   border-left: 1.8px solid var(--ink);
