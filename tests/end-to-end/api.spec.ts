@@ -1,0 +1,149 @@
+import { expect, test } from '@playwright/test'
+import { calculations } from '../../core/calc/registry'
+import { demoJobs } from '../../data/demo/jobs'
+import { importJob, trialJob } from './steps'
+
+/* The routes as somebody else's program would use them. */
+
+let counter = 0
+const batch = (version: number, ...commands: object[]) => ({
+  id: `routes-${process.pid}-${++counter}`,
+  version,
+  commands,
+})
+const reading = (value: unknown, id: string) => ({
+  name: 'setReading',
+  line: 'T',
+  post: 'T3',
+  key: 'probeAtGround',
+  value,
+  reading: { id, at: '2026-11-02T10:00:00Z', by: 'I. Aalder', instrument: 'eye' },
+})
+
+test('jobs: imported, listed, read, exported and their history told', async ({ request }) => {
+  const job = trialJob('Routes')
+  const id = await importJob(request, job)
+  const listed = (await (await request.get('/api/jobs')).json()) as { id: string; name: string }[]
+  expect(listed.find((each) => each.id === id)!.name).toBe('Routes')
+  expect(await (await request.get(`/api/jobs/${id}`)).json()).toMatchObject({ id, version: 1, job })
+
+  const sent = await request.post(`/api/jobs/${id}/commands`, { data: batch(1, reading(0.02, 'first-reading')) })
+  expect([sent.status(), (await sent.json()).version]).toEqual([200, 2])
+  const exported = await request.get(`/api/jobs/${id}/export`)
+  expect(exported.headers()['content-disposition']).toContain('routes.json')
+  expect((await exported.json()).lines[0].posts[2].readings).toHaveLength(1)
+  const history = await (await request.get(`/api/jobs/${id}/history`)).json()
+  expect(history).toHaveLength(1)
+  expect(history[0]).toMatchObject({ version: 2, commands: [{ name: 'setReading', value: 0.02 }] })
+})
+
+test('a batch that is sent twice is applied once, a stale one is answered with both sides', async ({ request }) => {
+  const id = await importJob(request, trialJob('Routes, twice'))
+  const first = batch(1, reading(0.02, 'first-reading'))
+  for (let i = 0; i < 2; i++)
+    expect((await (await request.post(`/api/jobs/${id}/commands`, { data: first })).json()).version).toBe(2)
+  const stale = await request.post(`/api/jobs/${id}/commands`, { data: batch(1, reading(0.03, 'second-reading')) })
+  expect(stale.status()).toBe(409)
+  expect(stale.headers()['content-type']).toContain('application/problem+json')
+  expect(await stale.json()).toMatchObject({
+    version: 2,
+    mine: [{ value: 0.03 }],
+    theirs: [{ value: 0.02 }],
+    job: { lines: [{ posts: [{}, {}, { observations: { probeAtGround: 0.02 } }, {}, {}] }] },
+  })
+})
+
+test.describe('bad requests are answered by key, value and range', () => {
+  const bad: [string, string, object, number, object][] = [
+    [
+      'a reading out of range',
+      'commands',
+      batch(1, reading(3, 'deep-reading')),
+      422,
+      { key: 'lines[0].posts[2].observations.probeAtGround', value: 3 },
+    ],
+    [
+      'an unknown post',
+      'commands',
+      batch(1, { ...reading(0.01, 'nowhere'), post: 'Z9' }),
+      422,
+      { key: 'post', value: 'Z9' },
+    ],
+    ['an unknown command', 'commands', batch(1, { name: 'dropTable' }), 422, { key: 'commands[0].name' }],
+    [
+      'a post that is no post',
+      'commands',
+      batch(1, { name: 'putPost', line: 'T', post: 'T9', value: { id: 'T9' } }),
+      422,
+      { key: 'commands[0].value.station' },
+    ],
+    [
+      'a post where one stands',
+      'commands',
+      batch(1, { name: 'putPost', line: 'T', post: 'T9', value: { id: 'T9', station: 4.8 } }),
+      422,
+      { value: 4.8 },
+    ],
+    [
+      'the last line taken out',
+      'commands',
+      batch(1, { name: 'putLine', line: 'T', value: null }),
+      422,
+      { key: 'lines' },
+    ],
+    ['a list for a body', 'commands', [1, 2], 422, { key: expect.any(String) }],
+  ]
+  for (const [name, route, data, status, problem] of bad) {
+    test(name, async ({ request }) => {
+      const id = await importJob(request, trialJob(`Bad: ${name}`))
+      const answer = await request.post(`/api/jobs/${id}/${route}`, { data })
+      expect(answer.status()).toBe(status)
+      expect(await answer.json()).toMatchObject({ status, detail: expect.any(String), ...problem })
+      expect((await (await request.get(`/api/jobs/${id}`)).json()).version).toBe(1)
+    })
+  }
+
+  test('nothing there', async ({ request }) => {
+    for (const path of ['/api/jobs/nobody', '/api/jobs/nobody/history', '/api/jobs/nobody/photographs/picture-1'])
+      expect((await request.get(path)).status(), path).toBe(404)
+    expect((await request.get('/api/jobs/nobody/photographs/../../secret')).status()).toBe(404)
+  })
+})
+
+test('every calculation answers, and refuses what it does not know', async ({ request }) => {
+  for (const { name } of calculations) {
+    const refused = await request.post(`/api/calc/${name}`, { data: { nonsense: 1 } })
+    expect(refused.status(), name).toBe(422)
+    expect((await refused.json()).key, name).toBe('nonsense')
+  }
+  const post = { soil: 'gravel', segments: [{ top: 0, bottom: 0.9, width: 0.3 }], height: 0.94 }
+  const { over, lean } = await (await request.post('/api/calc/post-in-ground', { data: post })).json()
+  expect(Math.abs(over / 3379 - 1)).toBeLessThan(0.005)
+  expect(Math.abs(lean / 2034 - 1)).toBeLessThan(0.005)
+  expect((await request.post('/api/calc/fortune', { data: {} })).status()).toBe(422)
+})
+
+test('instruments stream, and say what they do not know', async ({ page, request }) => {
+  await page.goto('/')
+  const values = await page.evaluate(
+    () =>
+      new Promise<number[]>((resolve) => {
+        const seen: number[] = []
+        const source = new EventSource('/api/instruments/level?manner=steady&truth=0.05')
+        source.onmessage = ({ data }) => {
+          seen.push((JSON.parse(data as string) as { value: number }).value)
+          if (seen.length < 4) return
+          source.close()
+          resolve(seen)
+        }
+      }),
+  )
+  for (const value of values) expect(Math.abs(value - 0.05)).toBeLessThan(0.001)
+  for (const path of ['thermometer', 'level?manner=broken', 'level?truth=far'])
+    expect((await request.get(`/api/instruments/${path}`)).status(), path).toBe(422)
+})
+
+test('the demo jobs are there, each with its own name', async ({ request }) => {
+  const names = ((await (await request.get('/api/jobs')).json()) as { name: string }[]).map(({ name }) => name)
+  for (const { name } of demoJobs()) expect(names).toContain(name)
+})
