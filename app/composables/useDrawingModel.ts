@@ -2,6 +2,7 @@ import type { Ref } from 'vue'
 import { tables } from '~~/data/tables'
 import type { ResolvedLine } from '~~/core/job/assume'
 import type { Metres } from '~~/core/units/types'
+import { bayDimensions, heightOfBays } from '~/drawing/bayDimensions'
 import { describeSection } from '~/drawing/describe'
 import type { Dimension, Note } from '~/drawing/geometry'
 import { groundLine, riseOver, stringLine } from '~/drawing/groundModel'
@@ -15,8 +16,6 @@ import type { Snapped } from '~~/core/setout/snap'
 
 /** A narrow drawing has no room for words beside the post; they stand in its text equivalent. */
 const NARROW = 480
-/** Room over the fence that a dimension with its figure takes, px. */
-const BAY_ROOM = 60
 const FAR = 1e6
 
 interface Surroundings {
@@ -74,14 +73,12 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
       .map((mark) => markModel(mark, rise(nearest(line.value!, mark.station)), preferences.show))
   })
 
-  /** Over the tops where there is room for words, else just under them. */
-  const bayHeight = computed(() => {
-    const top = line.value?.height ?? 0
-    return viewport.value.groundY - top * scale.value > BAY_ROOM ? top + 0.16 : top - 0.3
-  })
+  const bayHeight = computed(() => heightOfBays(line.value?.height ?? 0, viewport.value))
   const dimensions = computed<Dimension[]>(() => [
     ...(building() ? [] : (section.value?.dimensions ?? [])).map((dimension) => shiftedBy(dimension, station.value)),
-    ...(building() ? bayDimensions(line.value, held.value?.id ?? chosen.value, bayHeight.value, held.value?.to) : []),
+    ...(building() && line.value
+      ? bayDimensions(line.value, held.value?.id ?? chosen.value, bayHeight.value, held.value?.to)
+      : []),
   ])
   const notes = computed<Note[]>(() => {
     if (width.value < NARROW) return []
@@ -142,18 +139,6 @@ const shiftedBy = ({ from, to, ...rest }: Dimension, station: Metres): Dimension
   from: [from[0] + station, from[1]],
   to: [to[0] + station, to[1]],
 })
-
-/** The bays on both sides of a post, over the tops. */
-function bayDimensions(line: ResolvedLine | undefined, id: string, y: Metres, to: Snapped['to']): Dimension[] {
-  const posts = line?.posts ?? []
-  const i = posts.findIndex((post) => post.id === id)
-  return [posts[i - 1], posts[i + 1]].flatMap((other, side): Dimension[] => {
-    if (!other || !line) return []
-    const [left, right] = [posts[i]!.station, other.station].sort((a, b) => a - b) as [number, number]
-    const words = to && (side === 0 || to === 'equal bays') ? { words: to } : {}
-    return [{ key: `bay-${side}`, from: [left, y], to: [right, y], side: 'over', length: right - left, ...words }]
-  })
-}
 
 const dimensionWords = ({ length, words }: Dimension, show: (length: Metres) => string) =>
   [show(length), words].filter(Boolean).join(' ')

@@ -3,6 +3,7 @@ import { withAssumptions } from '~~/core/job/assume'
 import { plan } from '~~/core/job/plan'
 import type { Post } from '~~/core/job/types'
 import { jobOf, runOfPosts, tables } from '~~/core/testing'
+import { bayDimensions, heightOfBays } from './bayDimensions'
 import { conflictSubject, conflictValue } from './conflictWords'
 import { describeSection } from './describe'
 import type { Point } from './geometry'
@@ -199,5 +200,87 @@ describe('what is marked along the line', () => {
     expect(Math.max(...gas.points.map(([, y]) => y))).toBeLessThan(0.2)
     const wall = markModel({ id: 'w', kind: 'wall', station: 1 }, 0, String)
     expect(wall.label).toBe('wall, on the line')
+  })
+})
+
+describe('bays measured out beside a post', () => {
+  it('both, one at an end, none for a post that is not there', () => {
+    const lengths = (id: string) => bayDimensions(line, id, 2).map(({ key, length }) => [key, length])
+    expect(lengths('A3')).toEqual([
+      ['bay-0', expect.closeTo(2.4, 9)],
+      ['bay-1', expect.closeTo(2.4, 9)],
+    ])
+    expect(lengths('A1').map(([key]) => key)).toEqual(['bay-1'])
+    expect(lengths('A5').map(([key]) => key)).toEqual(['bay-0'])
+    expect(lengths('Z9')).toEqual([])
+  })
+
+  it('run from left to right at one height', () => {
+    for (const { from, to, side } of bayDimensions(line, 'A3', 1.96)) {
+      expect(from[0]).toBeLessThan(to[0])
+      expect([from[1], to[1], side]).toEqual([1.96, 1.96, 'over'])
+    }
+  })
+
+  it('say what a pulled post has snapped to', () => {
+    const words = (to: 'equal bays' | 'same bay') => bayDimensions(line, 'A3', 2, to).map((bay) => bay.words)
+    expect(words('equal bays')).toEqual(['equal bays', 'equal bays'])
+    expect(words('same bay')).toEqual(['same bay', undefined])
+  })
+
+  it('stand over the tops where there is room for words, else under them', () => {
+    const viewport = { width: 700, height: 600, pixelsPerMetre: 160, groundY: 360 }
+    expect(heightOfBays(1.8, viewport)).toBeCloseTo(1.96, 9)
+    expect(heightOfBays(1.8, { ...viewport, groundY: 300 })).toBeCloseTo(1.5, 9)
+  })
+})
+
+describe('sections of every repair', () => {
+  const planned = plan(job, tables).posts[2]!
+  const model = (method: string, of: Partial<Post> = {}) => {
+    const changed = jobOf({ ...runOfPosts(5, 2.4, (i) => (i === 2 ? { ...rotted, ...of } : {})), height: 1.8 })
+    const [resolved] = withAssumptions(changed, tables).lines
+    const made = plan(changed, tables).posts[2]!.methods.find((each) => each.method === method)
+    return sectionModel(resolved!, resolved!.posts[2]!, tables.parts, made)
+  }
+  const lowest = (shapes: { points: readonly Point[] }[]) =>
+    Math.min(...shapes.flatMap(({ points }) => points.map(([, y]) => y)))
+
+  it.each(['repair-spur', 'new-post-concrete', 'recast-footing'])('%s is drawn to the bottom of its hole', (method) => {
+    const { shapes, dimensions } = model(method)
+    const hole = planned.methods.find((each) => each.method === method)!.hole!
+    expect(lowest(shapes)).toBeCloseTo(-hole.depth, 6)
+    expect(dimensions.find(({ key }) => key === 'depth')!.length).toBe(hole.depth)
+    expect(dimensions.find(({ key }) => key === 'diameter')!.length).toBe(hole.diameter)
+  })
+
+  it('a spur stands half out of the ground and holds the post by two fixings', () => {
+    const { shapes, notes } = model('repair-spur')
+    const spur = shapes.find(({ key }) => key === 'spur')!
+    expect(Math.max(...spur.points.map(([, y]) => y))).toBeCloseTo(0.6, 9)
+    expect(shapes.filter(({ key }) => key.startsWith('fixing'))).toHaveLength(2)
+    expect(notes.map(({ text }) => text)).toContain('cut back to sound wood')
+  })
+
+  it('a pin stands in the old footing and goes up into the post', () => {
+    const { shapes, dimensions } = model('steel-pin')
+    const pin = shapes.find(({ key }) => key === 'pin')!
+    expect(Math.max(...pin.points.map(([, y]) => y))).toBeCloseTo(0.3, 9)
+    expect(Math.min(...pin.points.map(([, y]) => y))).toBeLessThan(0)
+    expect(dimensions.map(({ key }) => key)).toEqual(['pin'])
+  })
+
+  it('making safe leaves the post as it stands, leaning', () => {
+    const { plumb, dimensions } = model('make-safe')
+    expect(plumb).toBeDefined()
+    expect(dimensions.find(({ key }) => key === 'lean')!.length).toBeCloseTo((0.06 / 1.2) * 1.8, 9)
+  })
+
+  it('decay is drawn as deep as it was probed, no deeper than the post', () => {
+    const soft = (probeAtGround: number) =>
+      model('make-safe', { observations: { probeAtGround } }).shapes.filter(({ key }) => key.startsWith('decay'))
+    expect(soft(0)).toEqual([])
+    const [left] = soft(0.2)
+    expect(Math.max(...left!.points.map(([x]) => x))).toBeCloseTo(0, 9)
   })
 })

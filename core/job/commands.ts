@@ -1,5 +1,6 @@
 import { InputError } from '../errors'
-import type { ObservationKey, Reading, ReadingNote } from './observations'
+import { put, withKey, withPart } from './edit'
+import { inverseOfReading, withReading, type SetReading } from './setReading'
 import type { Hole, Job, Judgement, Line, Mark, Photograph, Post, RepairChoice, Site } from './types'
 
 /*
@@ -33,18 +34,6 @@ export type Command =
     }
   | { name: 'setJudgement'; line: string; post: string; key: keyof Judgement; value: unknown }
   | { name: 'setHole'; line: string; post: string; key: keyof Hole; value: unknown }
-
-interface SetReading {
-  name: 'setReading'
-  line: string
-  post: string
-  key: ObservationKey
-  value: unknown
-  /** Keeps the reading for the record; left out, the observation alone is set. */
-  reading?: ReadingNote
-  /** Takes a reading out of the record again: the way back from the one above. */
-  without?: string
-}
 
 export const COMMAND_NAMES = [
   'renameJob',
@@ -216,28 +205,6 @@ interface PostAddress {
 
 const postTarget = ({ line, post }: PostAddress) => ['line', line, 'post', post]
 
-/** The observation as it stands now; the reading itself joins those made before. */
-function withReading(post: Post, { key, value, reading, without }: SetReading): Post {
-  const set = withPart(post, 'observations', key, value)
-  if (!reading && without === undefined) return set
-  const kept = (post.readings ?? []).filter(({ id }) => id !== without && id !== reading?.id)
-  const entry: Reading[] = reading ? [{ ...reading, observation: key, value: value ?? null }] : []
-  const readings = [...kept, ...entry]
-  return withKey(set, 'readings', readings.length > 0 ? readings : null)
-}
-
-function inverseOfReading(post: Post, { reading, without, ...command }: SetReading): SetReading {
-  const back: SetReading = { ...command, value: post.observations?.[command.key] ?? null }
-  const before = post.readings?.find(({ id }) => id === (reading?.id ?? without))
-  // One that goes on changing under its own name is put back as it was.
-  if (before) return { ...back, reading: noteOf(before) }
-  return reading ? { ...back, without: reading.id } : back
-}
-
-function noteOf({ observation: _key, value: _value, ...note }: Reading): ReadingNote {
-  return note
-}
-
 /** Posts stand in the order of their stations, however they came. */
 function withPost(line: Line, id: string, value: Post | null): Line {
   const posts = put(line.posts, id, value) ?? []
@@ -249,32 +216,12 @@ function withLine(job: Job, id: string, value: Line | null, at = job.lines.lengt
   return value ? { ...job, lines: job.lines.toSpliced(at, 0, value) } : job
 }
 
-/** A list with one thing put in, replaced or taken out; null when nothing is left. */
-function put<T extends { id: string }>(list: readonly T[] = [], id: string, value: T | null): T[] | null {
-  const at = list.findIndex((each) => each.id === id)
-  const rest = value === null ? list.filter((each) => each.id !== id) : at < 0 ? [...list, value] : list.with(at, value)
-  return rest.length > 0 ? [...rest] : null
-}
-
 /** A new method keeps mix and filling; the hole of the old one is gone. */
 function chosen(repair: RepairChoice | undefined, method: string | null): RepairChoice | null {
   const { mix, filling } = repair ?? {}
   const kept = { ...(mix === undefined ? {} : { mix }), ...(filling === undefined ? {} : { filling }) }
   if (method !== null) return { ...kept, method }
   return Object.keys(kept).length > 0 ? kept : null
-}
-
-function withKey<T extends object>(of: T, key: PropertyKey, value: unknown): T {
-  const copy = { ...of } as Record<PropertyKey, unknown>
-  if (value === null || value === undefined) Reflect.deleteProperty(copy, key)
-  else copy[key] = value
-  return copy as T
-}
-
-function withPart(post: Post, part: 'observations' | 'repair' | 'judgement', key: string, value: unknown): Post {
-  const changed = withKey(post[part] ?? {}, key, value)
-  // Nothing left is nothing said.
-  return withKey(post, part, Object.keys(changed).length > 0 ? changed : null)
 }
 
 export function findLine(job: Job, id: string): Line {
