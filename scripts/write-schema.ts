@@ -1,6 +1,9 @@
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { writeFileSync } from 'node:fs'
 import { jobJsonSchema } from '../core/job/jsonSchema'
+import { planJsonSchema } from '../core/job/planJsonSchema'
 
-// npm run schema: the JSON Schema that ships in docs/schema.
-mkdirSync('docs/schema', { recursive: true })
-writeFileSync('docs/schema/vindex-job.schema.json', `${JSON.stringify(jobJsonSchema(), null, 2)}\n`)
+// npm run schema: the JSON Schemas that ship, made from what the program itself goes by.
+const write = (name: string, schema: unknown) =>
+  writeFileSync(`docs/schema/${name}.schema.json`, `${JSON.stringify(schema, null, 2)}\n`)
+write('vindex-job', jobJsonSchema())
+write('vindex-plan', planJsonSchema)
