@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { postState } from '~~/core/job/postState'
-import { leanSlopes } from '~~/core/setout/lean'
+import { topOffset } from '~~/core/setout/lean'
 import { tables } from '~~/data/tables'
 import { lineStrips } from '~/drawing/lineStrips'
 import { markWords } from '~/drawing/markModel'
@@ -19,8 +19,7 @@ const wordOf = (items: readonly { value: string; title: string }[], value: strin
   items.find((each) => each.value === value)?.title ?? value
 const rows = computed(() =>
   line.value.posts.map((post) => {
-    const { along, across } = leanSlopes(post.observations.lean)
-    const off = Math.hypot(along, across) * line.value.height
+    const off = topOffset(post.observations.lean, line.value.height)
     return {
       id: post.id,
       station: preferences.show(post.station),

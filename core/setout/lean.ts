@@ -41,6 +41,17 @@ export function leanSlopes(readings: LeanReading | LeanReading[] | undefined): {
   return { along, across }
 }
 
+/**
+ * How far the top is off plumb, whichever way, from all readings together.
+ *
+ * @param height of the top above ground, m
+ * @example topOffset({ offset: 0.06, over: 1.2 }, 1.8) // 0.09 m
+ */
+export function topOffset(lean: LeanReading | LeanReading[] | undefined, height: Metres): Metres {
+  const { along, across } = leanSlopes(lean)
+  return Math.hypot(along, across) * height
+}
+
 /** Slope for each line of the bubble off the middle, m per m; a working value: it stands on the level. */
 export const SLOPE_PER_LINE = 0.005
 

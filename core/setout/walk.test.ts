@@ -1,7 +1,7 @@
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { groundLevel, rodReading } from './levels'
-import { ACROSS, ALONG, leanByAngle, leanByBubble, leanIn, leanSlopes, withLean } from './lean'
+import { ACROSS, ALONG, leanByAngle, leanByBubble, leanIn, leanSlopes, topOffset, withLean } from './lean'
 import { pivotHeight, whereItTurns } from './pivot'
 import { parseTape, postsFromTape } from './tape'
 
@@ -110,6 +110,8 @@ describe('lean by bubble and by angle', () => {
     ])
     expect(leanSlopes(both)).toEqual({ along: expect.closeTo(0.025, 9), across: expect.closeTo(-1 / 120, 9) })
     expect(leanIn(both, ACROSS)!.offset).toBe(-0.01)
+    expect(topOffset(both, 1.8)).toBeCloseTo(Math.hypot(0.045, 0.015), 9)
+    expect(topOffset(undefined, 1.8)).toBe(0)
     expect(withLean(both, ALONG, null)).toEqual({ ...across, direction: ACROSS })
     expect(withLean(withLean(both, ALONG, null)!, ACROSS, null)).toBeNull()
   })
