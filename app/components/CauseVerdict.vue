@@ -27,8 +27,7 @@ watch(
 async function keep(): Promise<void> {
   if (!cause.value) return void (error.value = 'Choose the cause.')
   if (props.noteNeeded && note.value.trim() === '') return void (error.value = 'Say why.')
-  const by = preferences.person.trim()
-  const value = { cause: cause.value, note: note.value.trim(), at: new Date().toISOString(), ...(by ? { by } : {}) }
+  const value = { cause: cause.value, note: note.value.trim(), ...preferences.signed() }
   error.value = (await put(value))?.message ?? ''
 }
 const put = (value: Verdict | null) =>

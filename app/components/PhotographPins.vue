@@ -36,8 +36,7 @@ async function add(file: File): Promise<void> {
   const { blob, ...facts } = await preparePhotograph(file, keepPlace.value)
   const id = newIdentity()
   await photographs.keep(store.id, id, blob)
-  const by = preferences.person.trim()
-  await put({ id, ...facts, height: 0, at: new Date().toISOString(), ...(by ? { by } : {}) })
+  await put({ id, ...facts, height: 0, ...preferences.signed() })
 }
 const put = (value: Photograph) =>
   store.edit([{ name: 'putPhotograph', ...view.address.value, photograph: value.id, value }])

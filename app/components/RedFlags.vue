@@ -16,8 +16,7 @@ async function clear(): Promise<void> {
     error.value = 'Say who was asked, or what was done.'
     return
   }
-  const by = preferences.person.trim()
-  const value = { note: note.value.trim(), at: new Date().toISOString(), ...(by ? { by } : {}) }
+  const value = { note: note.value.trim(), ...preferences.signed() }
   const refused = await store.edit([{ name: 'setJudgement', ...view.address.value, key: 'cleared', value }])
   error.value = refused?.message ?? ''
   if (!refused) note.value = ''

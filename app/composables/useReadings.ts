@@ -27,13 +27,13 @@ export function useReadings() {
     instrument: Instrument = 'eye',
     stepped = false,
   ): Promise<InputError | undefined> {
-    const by = preferences.person.trim()
-    const now = new Date()
+    const signature = preferences.signed()
     const [last] = trail(key)
-    const goesOn = stepped && last && last.id === making.get(key) && now.getTime() - Date.parse(last.at) < STILL_MADE
+    const goesOn =
+      stepped && last && last.id === making.get(key) && Date.parse(signature.at) - Date.parse(last.at) < STILL_MADE
     const id = goesOn ? last.id : newIdentity()
     making.set(key, id)
-    const reading = { id, at: now.toISOString(), instrument, ...(by ? { by } : {}) }
+    const reading = { id, instrument, ...signature }
     return store.edit([{ name: 'setReading', ...view.address.value, key, value, reading }])
   }
 

@@ -8,6 +8,11 @@ export const usePreferencesStore = defineStore('preferences', () => {
   const units = useLocalStorage<LengthSystem>('vindex-units', 'metric')
   /** Who reads and writes on this device, in their own words. */
   const person = useLocalStorage('vindex-person', '')
+  /** When something was said, and by whom where the name is known. */
+  function signed(): { at: string; by?: string } {
+    const by = person.value.trim()
+    return { at: new Date().toISOString(), ...(by ? { by } : {}) }
+  }
   const theme = useLocalStorage<ThemeName>('vindex-theme', 'paper')
 
   const show = (length: number) => showLength(length, units.value)
@@ -16,5 +21,5 @@ export const usePreferencesStore = defineStore('preferences', () => {
   const switchUnits = () => {
     units.value = units.value === 'metric' ? 'feet-inches' : 'metric'
   }
-  return { units, person, theme, show, parts, parse, switchUnits }
+  return { units, person, signed, theme, show, parts, parse, switchUnits }
 })
