@@ -7,7 +7,9 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   modules: ['@pinia/nuxt', '@nuxt/eslint', 'nuxt-security', '@vite-pwa/nuxt'],
   css: ['~/styles/fonts.css', 'vuetify/styles', '~/styles/field-book.css', '~/styles/print.css'],
-  components: [{ path: '~/components', pathPrefix: false }],
+  // Everything is imported where it is used: no arrow of the house is hidden.
+  components: { dirs: [] },
+  imports: { autoImport: false },
   features: { inlineStyles: false },
   build: { transpile: ['vuetify'] },
   typescript: { strict: true, typeCheck: false },
@@ -30,6 +32,7 @@ export default defineNuxtConfig({
     seedDemo: false,
   },
   nitro: {
+    imports: false,
     compressPublicAssets: true,
     output: { dir: process.env.VINDEX_OUTPUT ?? '.output' },
     externals: { external: ['mysql2', 'knex', 'sharp'] },

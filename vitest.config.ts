@@ -15,6 +15,7 @@ export default defineConfig({
             'core/**/*.test.ts',
             'data/**/*.test.ts',
             'cli/**/*.test.ts',
+            'evaluation/**/*.test.ts',
             'app/**/*.test.ts',
             'tests/properties/**/*.test.ts',
           ],

@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import { onMounted, watchEffect } from 'vue'
+import FindBox from '~/shell/FindBox.vue'
+import KeyList from '~/shell/KeyList.vue'
 import { useTheme } from 'vuetify'
-import { useCommonKeys } from '~/composables/useKeys'
-import { usePreferencesStore } from '~/stores/preferences'
+import { useCommonKeys } from '~/shell/useKeys'
+import { usePreferencesStore } from '~/session/preferences'
 
 const preferences = usePreferencesStore()
 const theme = useTheme()

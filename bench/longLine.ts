@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test'
-import type { Job } from '../core/job/types'
+import type { Job } from '../core/document/job'
 
 /* A line of 200 posts in the browser: the next post, and the drawing held by a finger. */
 

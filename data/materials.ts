@@ -1,4 +1,4 @@
-import type { Materials } from '../core/tables'
+import type { Materials } from '../core/tables/tables'
 
 const MPA = 1e6
 const GPA = 1e9

@@ -1,4 +1,4 @@
-import type { MethodRow, MethodStep } from '../core/repair/parts'
+import type { MethodRow, MethodStep } from '../core/tables/parts'
 
 const beforeDigging: readonly MethodStep[] = [
   { key: 'services', text: 'Ask the marking service; look for meters, taps, lamps and valves. Hand-dig near marks.', doNotSkip: true },

@@ -1,4 +1,4 @@
-import type { RepairParts } from '../core/repair/parts'
+import type { RepairParts } from '../core/tables/parts'
 import { methodRows } from './methods'
 
 const MPA = 1e6

@@ -1,4 +1,4 @@
-import type { Tables } from '../core/tables'
+import type { Tables } from '../core/tables/tables'
 import { conditions } from './conditions'
 import { diagnosis } from './diagnosis'
 import { materials } from './materials'

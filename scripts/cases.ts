@@ -1,7 +1,7 @@
-import { flips, scoreOf, type Score } from '../core/cases/score'
-import { advised, drawPost, inOrder, settle } from '../core/cases/simulate'
-import { heldOut } from '../core/cases/heldOut'
-import { tuning } from '../core/cases/tuning'
+import { flips, scoreOf, type Score } from '../evaluation/score'
+import { advised, drawPost, inOrder, settle } from '../evaluation/simulate'
+import { heldOut } from '../evaluation/heldOut'
+import { tuning } from '../evaluation/tuning'
 import { LOOK_ORDER } from '../core/cause/lookOrder'
 import { diagnosis } from '../data/diagnosis'
 

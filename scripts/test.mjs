@@ -30,6 +30,9 @@ await check('import directions', [
   'cli',
   'data',
   'database',
+  'evaluation',
+  'shared',
+  'tests',
 ])
 await check('types', ['vue-tsc', '-b', '--noEmit'])
 

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs'
-import { jobJsonSchema } from '../core/job/jsonSchema'
-import { planJsonSchema } from '../core/job/planJsonSchema'
+import { jobJsonSchema } from '../core/document/jsonSchema'
+import { planJsonSchema } from '../core/plan/jsonSchema'
 
 // npm run schema: the JSON Schemas that ship, made from what the program itself goes by.
 const write = (name: string, schema: unknown) =>

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import type { Line } from '~~/core/job/types'
+import type { Line } from '~~/core/document/job'
 import { lineFromCourse, readCourse } from '~~/core/exchange/geojson'
 
 /** Largest table or line that is read, bytes. */

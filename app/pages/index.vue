@@ -1,8 +1,12 @@
 <script setup lang="ts">
-import type { Refusal, ListedJob } from '~/outbox/api'
-import { api } from '~/outbox/api'
-import { storage } from '~/outbox/storage'
-import { jobSummary } from '~~/core/job/summary'
+import { navigateTo } from '#imports'
+import { computed, onMounted, ref } from 'vue'
+import NewJobForm from '~/jobs/NewJobForm.vue'
+import OverviewStrip from '~/picture/OverviewStrip.vue'
+import type { Refusal, ListedJob } from '~/sync/api'
+import { api } from '~/sync/api'
+import { storage } from '~/sync/storage'
+import { jobSummary } from '~~/core/document/summary'
 
 /** What needs somebody now, then every job with a sketch of its lines. */
 const jobs = ref<ListedJob[]>()
@@ -44,7 +48,7 @@ const found = computed(
     <header class="head">
       <p class="brand measure">VINDEX</p>
       <span class="grow" />
-      <NewJobForm @made="(id) => navigateTo(`/jobs/${id}/walk`)" />
+      <NewJobForm @made="(id: string) => navigateTo(`/jobs/${id}/walk`)" />
     </header>
     <main>
       <p v-if="failure" class="caution" role="alert">

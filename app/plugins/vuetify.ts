@@ -1,3 +1,4 @@
+import { defineNuxtPlugin } from '#imports'
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
 import { themes } from '~/theme'

@@ -1,5 +1,5 @@
 import { InputError, requireChoice, requireNumber } from '../errors'
-import type { Tables } from '../tables'
+import type { Tables } from '../tables/tables'
 
 /** How one input of a calculation is read, and how the listing describes it. */
 export interface Field<T> {

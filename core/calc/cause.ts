@@ -1,7 +1,7 @@
 import { diagnose } from '../cause/diagnose'
 import { InputError } from '../errors'
-import { DUTIES, MATERIALS } from '../job/types'
-import type { Observations } from '../job/observations'
+import { DUTIES, MATERIALS } from '../document/job'
+import type { Observations } from '../cause/observations'
 import { calculation, choice, quantity } from './calculation'
 
 export const diagnoseCalculation = calculation({

@@ -1,7 +1,7 @@
 import type { HoleShape } from '../concrete/volume'
 import type { NoFigureSoil, Soil } from '../ground/soil'
 import { InputError } from '../errors'
-import { row, type Tables } from '../tables'
+import { row, type Tables } from '../tables/tables'
 import type { Section } from '../timber/section'
 import { flag, keyOf, optional, quantity, shaped, type Field } from './calculation'
 

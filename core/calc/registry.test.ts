@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../errors'
-import { tables } from '../testing'
+import { tables } from '../../tests/support/builders'
 import { calculate, calculations } from './registry'
 
 const run = (name: string, input: unknown) => calculate(name, input, tables)

@@ -1,5 +1,5 @@
 import { InputError } from '../errors'
-import type { Tables } from '../tables'
+import type { Tables } from '../tables/tables'
 import type { Calculation } from './calculation'
 import { diagnoseCalculation } from './cause'
 import {

@@ -1,5 +1,5 @@
 import { InputError } from '../errors'
-import { EXPOSURES } from '../job/types'
+import { EXPOSURES } from '../document/job'
 import { meanCoefficient } from '../wind/coefficient'
 import { windLoad } from '../wind/force'
 import { gust50From, WIND_FIGURES } from '../wind/gust50'

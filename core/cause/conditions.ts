@@ -1,5 +1,5 @@
-import type { Observations } from '../job/observations'
-import type { MarkKind } from '../job/types'
+import type { Observations } from './observations'
+import type { MarkKind } from '../document/job'
 import type { Metres } from '../units/types'
 
 /** What of a post and its line bears on how it failed. */

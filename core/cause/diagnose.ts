@@ -1,4 +1,4 @@
-import type { ObservationKey, Observations } from '../job/observations'
+import type { ObservationKey, Observations } from './observations'
 import { nextChecks, outlooks, type NextCheck, type Outlook } from './nextChecks'
 import { voicesOf } from './readings'
 import { sharesOf } from './reasons'

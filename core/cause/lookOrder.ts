@@ -1,4 +1,4 @@
-import type { ObservationKey } from '../job/observations'
+import type { ObservationKey } from './observations'
 
 /** The order in which a post is looked at when nobody advises: as people stand before it. */
 export const LOOK_ORDER: readonly ObservationKey[] = [

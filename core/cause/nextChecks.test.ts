@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import type { Observations } from '../job/observations'
-import { tables } from '../testing'
+import type { Observations } from './observations'
+import { tables } from '../../tests/support/builders'
 import { diagnose } from './diagnose'
 import { nextChecks, outlooks, wasteOf } from './nextChecks'
 import { logLikelihoods, outcomesOf, readingFor, voicesOf } from './readings'

@@ -1,4 +1,4 @@
-import type { ObservationKey } from '../job/observations'
+import type { ObservationKey } from './observations'
 import { remembered } from '../numeric/remember'
 import type { Minutes } from '../units/types'
 import { logLikelihoods, outcomesOf, type Voice } from './readings'

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { tables } from '../testing'
+import { tables } from '../../tests/support/builders'
 import { diagnosisPage } from './page'
 
 const page = diagnosisPage(tables.causes, tables.conditions)

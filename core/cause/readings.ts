@@ -1,4 +1,4 @@
-import type { LeanReading, ObservationKey, Observations } from '../job/observations'
+import type { LeanReading, ObservationKey, Observations } from './observations'
 import { remembered } from '../numeric/remember'
 import { leanSlopes } from '../setout/lean'
 import type { CauseTables, EvidenceRow, PostFact } from './tables'

@@ -1,4 +1,4 @@
-import type { ObservationKey } from '../job/observations'
+import type { ObservationKey } from './observations'
 import type { Minutes } from '../units/types'
 
 export const CAUSES = [

@@ -1,7 +1,7 @@
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
-import { row } from '../tables'
-import { tables } from '../testing'
+import { row } from '../tables/tables'
+import { tables } from '../../tests/support/builders'
 import { abrams, BARROW, handBatch, handBatchStrength, inBatches } from './handBatch'
 import { overdig } from './overdig'
 import {

@@ -1,4 +1,4 @@
-import type { WorkRates } from '../repair/parts'
+import type { WorkRates } from '../tables/parts'
 import type { CubicMetres, Minutes } from '../units/types'
 
 export interface WorkQuantities {

@@ -1,5 +1,5 @@
-import { MATERIALS, DUTIES, FOOTING_KINDS } from '../job/types'
-import { OBSERVATION_VALUES } from '../job/observations'
+import { MATERIALS, DUTIES, FOOTING_KINDS } from '../document/job'
+import { OBSERVATION_VALUES } from '../cause/observations'
 
 /* What a table of posts may hold: one row here for each key of a post. */
 

@@ -1,6 +1,6 @@
 import { InputError } from '../errors'
-import { postState } from '../job/postState'
-import type { Coordinates, Job, Line, Post } from '../job/types'
+import { postState } from '../document/postState'
+import type { Coordinates, Job, Line, Post } from '../document/job'
 import type { Metres, Radians } from '../units/types'
 
 /* A line on the earth, as GeoJSON (RFC 7946) has it. */

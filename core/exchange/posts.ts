@@ -1,5 +1,5 @@
 import { InputError } from '../errors'
-import type { Job, Line, Post } from '../job/types'
+import type { Job, Line, Post } from '../document/job'
 import { parseLength } from '../units/length'
 import { COLUMNS, guessHeading, HEADING_UNITS, type Column, type Heading } from './columns'
 

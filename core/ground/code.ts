@@ -1,5 +1,5 @@
 import { InputError } from '../errors'
-import { bracketedRoot } from '../numeric/root'
+import { bracketedRoot } from '../numeric/roots'
 import type { Metres, Newtons } from '../units/types'
 
 /** Depth to which the lateral pressure grows, IBC §1807.3.2.1, m. */

@@ -1,4 +1,4 @@
-import { bracketedRoot } from '../numeric/root'
+import { bracketedRoot } from '../numeric/roots'
 import type { Metres, Newtons } from '../units/types'
 import { codeDepth, codeForce } from './code'
 import { BELOW_FROST } from './frost'

@@ -1,5 +1,5 @@
 import { requireNumber } from '../errors'
-import { bracketedRoot } from '../numeric/root'
+import { bracketedRoot } from '../numeric/roots'
 import type { Metres, Newtons, Radians } from '../units/types'
 import { codeForce } from './code'
 import { overturning, type Limit } from './over'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../errors'
-import { soilNamed } from '../testing'
+import { soilNamed } from '../../tests/support/builders'
 import { leanAfterGusts, momentRotation } from './curves'
 import type { DepthQuestion } from './depthRules'
 import { frostWarnings } from './frost'

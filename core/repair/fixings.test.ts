@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { row } from '../tables'
+import { row } from '../tables/tables'
 import { sectionProperties } from '../timber/section'
-import { tables } from '../testing'
+import { tables } from '../../tests/support/builders'
 import { fixingShares, fixingTension, pinBearing } from './fixings'
 import { bendingLink } from './links'
 import { loadCases } from './loadCases'
-import type { ResolvedPost } from '../job/assume'
+import type { ResolvedPost } from '../resolve/resolve'
 
 const calm = loadCases({ id: 'A1', station: 0, from: 0, to: 2.4, duty: 'line' } as ResolvedPost)
 const softwood = tables.materials['treated-softwood']

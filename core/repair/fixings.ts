@@ -1,7 +1,7 @@
-import type { MaterialRow } from '../tables'
+import type { MaterialRow } from '../tables/tables'
 import type { Metres, Newtons } from '../units/types'
-import type { Capacity, FixingPart } from './parts'
-import { OVER_CODE } from './parts'
+import type { Capacity, FixingPart } from '../tables/parts'
+import { OVER_CODE } from '../tables/parts'
 
 const INCH = 0.0254
 const POUND_FORCE = 4.4482216

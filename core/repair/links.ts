@@ -1,10 +1,10 @@
 import type { GroundThreshold } from '../ground/postInGround'
-import type { MaterialRow } from '../tables'
+import type { MaterialRow } from '../tables/tables'
 import type { SectionProperties } from '../timber/section'
 import type { Metres, MetresPerSecond, Newtons, Years } from '../units/types'
 import { returnPeriodOfGust } from '../wind/returnPeriod'
 import { groundAllowance, leastAllowance, linearAllowance, type LoadCase } from './loadCases'
-import { OVER_CODE } from './parts'
+import { OVER_CODE } from '../tables/parts'
 
 /** Wind that one part can stand on top of the steady loads, N at the height of the wind. */
 export interface LinkCapacity {

@@ -1,11 +1,11 @@
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { groundThreshold } from '../ground/postInGround'
-import type { ResolvedPost } from '../job/assume'
-import { plan } from '../job/plan'
-import type { Post } from '../job/types'
+import type { ResolvedPost } from '../resolve/resolve'
+import { plan } from '../plan/plan'
+import type { Post } from '../document/job'
 import { sectionProperties } from '../timber/section'
-import { jobOf, runOfPosts, soilNamed, tables } from '../testing'
+import { jobOf, runOfPosts, soilNamed, tables } from '../../tests/support/builders'
 import { bendingLink } from './links'
 import {
   groundAllowance,

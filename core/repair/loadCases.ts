@@ -1,5 +1,5 @@
-import type { ResolvedPost } from '../job/assume'
-import { bracketedRoot } from '../numeric/root'
+import type { ResolvedPost } from '../resolve/resolve'
+import { bracketedRoot } from '../numeric/roots'
 import type { Kilograms, Metres, NewtonMetres, Newtons } from '../units/types'
 
 /** A steady load on a post, about the ground line. */

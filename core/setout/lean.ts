@@ -1,4 +1,4 @@
-import type { LeanReading } from '../job/observations'
+import type { LeanReading } from '../cause/observations'
 import type { Metres, Radians } from '../units/types'
 
 export interface Lean {

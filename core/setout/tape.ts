@@ -1,5 +1,5 @@
 import { InputError } from '../errors'
-import type { Duty, Post } from '../job/types'
+import type { Duty, Post } from '../document/job'
 import { parseLength, type LengthSystem } from '../units/length'
 import type { Metres } from '../units/types'
 import { gateOpening } from './gate'

@@ -1,5 +1,5 @@
-import type { Job, Line, Post, Site } from '../../core/job/types'
-import type { Observations } from '../../core/job/observations'
+import type { Job, Line, Post, Site } from '../../core/document/job'
+import type { Observations } from '../../core/cause/observations'
 
 /* An invented place: the allotment gardens of Sedgewater on the Halm flood bank. */
 

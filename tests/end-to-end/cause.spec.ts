@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { answer, expectSaved, importJob, open, trialJob } from './steps'
-import type { Job } from '../../core/job/types'
+import type { Job } from '../../core/document/job'
 
 const storedPost = async (page: Page, id: string) =>
   (await (await page.request.get(`/api/jobs/${id}`)).json()).job.lines[0].posts[2]

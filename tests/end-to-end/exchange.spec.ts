@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { OBSERVATION_VALUES, type Observations } from '../../core/job/observations'
+import { OBSERVATION_VALUES, type Observations } from '../../core/cause/observations'
 import { expectSaved, importJob, open, trialJob } from './steps'
 
 const csvFile = (name: string, rows: string[]) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) })

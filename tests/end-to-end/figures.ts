@@ -1,5 +1,5 @@
 import { calculate } from '../../core/calc/registry'
-import { plan } from '../../core/job/plan'
+import { plan } from '../../core/plan/plan'
 import { demoJobs } from '../../data/demo/jobs'
 import { tables } from '../../data/tables'
 

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { answer, expectSaved, importJob, open, saveSign, trialJob } from './steps'
-import { largePhotograph, sidewaysPhotograph } from '../pictures'
+import { largePhotograph, sidewaysPhotograph } from '../support/pictures'
 
 const PHONE = { viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true }
 

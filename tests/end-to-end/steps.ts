@@ -1,5 +1,5 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test'
-import type { Job } from '../../core/job/types'
+import type { Job } from '../../core/document/job'
 
 /* Steps that several end-to-end tests share. Each test makes a job of its own. */
 

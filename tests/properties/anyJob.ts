@@ -11,9 +11,9 @@ import {
   SEASONS,
   SERVICES,
   type Job,
-} from '../../core/job/types'
-import { OBSERVATION_VALUES, type Observations } from '../../core/job/observations'
-import type { Tables } from '../../core/tables'
+} from '../../core/document/job'
+import { OBSERVATION_VALUES, type Observations } from '../../core/cause/observations'
+import type { Tables } from '../../core/tables/tables'
 
 export const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 

@@ -2,9 +2,9 @@ import { Readable } from 'node:stream'
 import type { H3Event } from 'h3'
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../../core/errors'
-import { problemOf } from '../../server/utils/answering'
-import { pictureIdentity, readJson, readPicture, BODY_LIMIT, PICTURE_LIMIT } from '../../server/utils/body'
-import { NotFound, NotJson, StaleVersion, TooLarge } from '../../server/utils/failures'
+import { problemOf } from '../../server/http/answering'
+import { pictureIdentity, readJson, readPicture, BODY_LIMIT, PICTURE_LIMIT } from '../../server/http/body'
+import { NotFound, NotJson, StaleVersion, TooLarge } from '../../server/http/failures'
 import { demoJobs } from '../../data/demo/jobs'
 
 /** A request with this body, as far as reading it goes. */

@@ -1,6 +1,6 @@
 import { requireNumber } from '../../errors'
 import type { Metres, NewtonMetres, Newtons, Pascals } from '../../units/types'
-import type { Capacity } from '../parts'
+import type { Capacity } from '../../tables/parts'
 
 export interface PlateLoad {
   /** About the plate, N m, ≥ 0. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../../errors'
 import { groundCapacity } from '../../ground/postInGround'
-import { soilNamed } from '../../testing'
+import { soilNamed } from '../../../tests/support/builders'
 import { anchorTension, concreteBreakout, thinnestSlab } from './basePlate'
 import { formUplift, pierBearing } from './pier'
 import { sleevePlay, sleeveWarnings } from './sleeve'

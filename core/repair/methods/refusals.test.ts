@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { plan } from '../../job/plan'
-import type { Line, Post, Site } from '../../job/types'
-import { jobOf, runOfPosts, tables } from '../../testing'
+import { plan } from '../../plan/plan'
+import type { Line, Post, Site } from '../../document/job'
+import { jobOf, runOfPosts, tables } from '../../../tests/support/builders'
 
 /* When each method is open and when it is not: the table of the trade, row by row. */
 

@@ -1,4 +1,4 @@
-import { row } from '../../tables'
+import { row } from '../../tables/tables'
 import { boredThrough } from '../../timber/cuts'
 import { designHole, holeSegments } from '../hole'
 import { fixingShares, fixingTension } from '../fixings'
@@ -6,7 +6,7 @@ import { bendingLink, proportionalLink, type LinkCapacity, type ProportionalPart
 import { commonRefusals, oldConcreteVolume, type RepairMethod } from '../method'
 import type { PostContext } from '../context'
 import { leafMoment } from '../loadCases'
-import { OVER_CODE, type SpurPart } from '../parts'
+import { OVER_CODE, type SpurPart } from '../../tables/parts'
 
 /** Soft wood deeper than this at the fixings gives them nothing to hold, m. */
 const SOFT_AT_FIXINGS = 0.003

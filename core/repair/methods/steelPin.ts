@@ -1,11 +1,11 @@
-import { row } from '../../tables'
+import { row } from '../../tables/tables'
 import { boredLengthwise } from '../../timber/cuts'
 import { sectionProperties } from '../../timber/section'
 import { standingFootingLink, type PostContext } from '../context'
 import { pinBearing } from '../fixings'
 import { bendingLink, gustFor, type LinkCapacity } from '../links'
 import { commonRefusals, type RepairMethod } from '../method'
-import { OVER_CODE, type PinPart } from '../parts'
+import { OVER_CODE, type PinPart } from '../../tables/parts'
 import { gustOfReturnPeriod } from '../../wind/returnPeriod'
 
 /** Allowable share of the pin's yield. */

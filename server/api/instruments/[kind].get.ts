@@ -1,3 +1,4 @@
+import { sendProblem } from '../../http/answering'
 import { createEventStream, defineEventHandler, getQuery, getRouterParam } from 'h3'
 import { requireChoice, requireNumber } from '../../../core/errors'
 import { INSTRUMENT_KINDS, MANNERS, READINGS_PER_SECOND, simulatedReading } from '../../../core/instruments/simulated'

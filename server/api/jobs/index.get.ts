@@ -1,3 +1,5 @@
-import { listJobs } from '../../services/jobs'
+import { answering } from '../../http/answering'
+import { database } from '../../database'
+import { listJobs } from '../../jobs/service'
 
 export default answering(async () => listJobs(await database()))

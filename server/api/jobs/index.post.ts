@@ -1,6 +1,9 @@
+import { answering } from '../../http/answering'
+import { readJson } from '../../http/body'
+import { database } from '../../database'
 import { setResponseStatus } from 'h3'
 import { InputError } from '../../../core/errors'
-import { createJob } from '../../services/jobs'
+import { createJob } from '../../jobs/service'
 
 export default answering(async (event) => {
   const wanted = await readJson(event)

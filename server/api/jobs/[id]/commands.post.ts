@@ -1,6 +1,9 @@
+import { answering } from '../../../http/answering'
+import { readJson } from '../../../http/body'
+import { database } from '../../../database'
 import { getRouterParam } from 'h3'
-import { readBatch } from '../../../../core/job/commandSchema'
-import { applyBatch } from '../../../services/jobs'
+import { readBatch } from '../../../../core/edit/batch'
+import { applyBatch } from '../../../jobs/service'
 
 export default answering(async (event) => {
   const batch = readBatch(await readJson(event))

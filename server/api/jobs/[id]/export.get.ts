@@ -1,6 +1,8 @@
+import { answering } from '../../../http/answering'
+import { database } from '../../../database'
 import { getRouterParam, setResponseHeader } from 'h3'
-import { jobFileName } from '../../../../core/job/fileName'
-import { readStoredJob } from '../../../services/jobs'
+import { jobFileName } from '../../../../core/document/fileName'
+import { readStoredJob } from '../../../jobs/service'
 
 export default answering(async (event) => {
   const { document } = await readStoredJob(await database(), getRouterParam(event, 'id')!)

@@ -1,5 +1,7 @@
+import { answering } from '../../../http/answering'
+import { database } from '../../../database'
 import { getRouterParam } from 'h3'
-import { readStoredJob } from '../../../services/jobs'
+import { readStoredJob } from '../../../jobs/service'
 
 export default answering(async (event) => {
   const { id, version, document, updatedAt } = await readStoredJob(await database(), getRouterParam(event, 'id')!)

@@ -1,5 +1,8 @@
+import { answering } from '../../../../http/answering'
+import { pictureIdentity } from '../../../../http/body'
+import { database } from '../../../../database'
 import { getRequestHeader, getRouterParam, setResponseHeaders, setResponseStatus } from 'h3'
-import { readPhotograph } from '../../../../services/photographs'
+import { readPhotograph } from '../../../../photographs/service'
 
 export default answering(async (event) => {
   const id = pictureIdentity(getRouterParam(event, 'photograph'))

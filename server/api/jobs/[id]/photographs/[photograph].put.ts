@@ -1,5 +1,8 @@
+import { answering } from '../../../../http/answering'
+import { pictureIdentity, readPicture } from '../../../../http/body'
+import { database } from '../../../../database'
 import { getRouterParam, setResponseStatus } from 'h3'
-import { storePhotograph } from '../../../../services/photographs'
+import { storePhotograph } from '../../../../photographs/service'
 
 export default answering(async (event) => {
   const original = await readPicture(event)

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed, ref, useId, watch } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import type { InputError } from '~~/core/errors'
+import { usePreferencesStore } from '~/session/preferences'
+
+/** A length with big steps either side; typed in either system. Empty until somebody measured. */
+const props = defineProps<{
+  label: string
+  value?: number
+  step: number
+  start?: number
+  smallest?: number
+  clearable?: boolean
+  assumed?: number
+  /** `stepped` when it came by a step from the value before. */
+  save: (value: number | null, stepped?: boolean) => Promise<InputError | undefined>
+}>()
+
+const preferences = usePreferencesStore()
+const view = useJobView()
+
+const typed = ref<string>()
+const error = ref('')
+const id = useId()
+const shown = computed(() => typed.value ?? (props.value === undefined ? '' : preferences.show(props.value)))
+// What was typed belongs to one post in one system of units. Each is watched by itself: an
+// answer of the server renews the job, and must not take away what somebody is typing.
+watch([() => props.value, () => preferences.units, () => view.post.value?.id], () => {
+  typed.value = undefined
+  error.value = ''
+})
+
+async function put(value: number | null, stepped = false): Promise<void> {
+  const refused = await props.save(value, stepped)
+  error.value = refused ? `${props.label} must be ${refused.range}` : ''
+}
+function move(by: number): void {
+  const from = props.value ?? props.assumed ?? props.start ?? 0
+  const first = props.value === undefined && props.assumed === undefined
+  const next = Math.max(props.smallest ?? -Infinity, first ? from : from + by)
+  void put(Math.round(next * 1e6) / 1e6, true)
+}
+async function take(): Promise<void> {
+  if (typed.value === undefined) return
+  if (typed.value.trim() === '') return void (props.clearable ? put(null) : (typed.value = undefined))
+  try {
+    await put(preferences.parse(typed.value, props.label))
+    if (!error.value) typed.value = undefined
+  } catch (wrong) {
+    error.value = (wrong as InputError).message
+  }
+}
+</script>
+
+<template>
+  <div class="stepper" :class="{ unset: value === undefined }">
+    <label :for="id">{{ label }}</label>
+    <div class="parts">
+      <v-btn :aria-label="`${label}: less`" @click="move(-step)">−</v-btn>
+      <input
+        :id="id"
+        class="measure"
+        :value="shown"
+        :placeholder="assumed === undefined ? 'not yet' : preferences.show(assumed)"
+        autocomplete="off"
+        inputmode="text"
+        :aria-invalid="!!error"
+        :aria-describedby="error ? `${id}-error` : undefined"
+        @input="typed = ($event.target as HTMLInputElement).value"
+        @change="take"
+        @keydown.enter="take"
+      />
+      <v-btn :aria-label="`${label}: more`" @click="move(step)">+</v-btn>
+    </div>
+    <p v-if="error" :id="`${id}-error`" class="error-text" role="alert">{{ error }}</p>
+  </div>
+</template>
+
+<style scoped>
+label {
+  display: block;
+  margin-bottom: 4px;
+}
+.parts {
+  display: grid;
+  grid-template-columns: 56px minmax(96px, 1fr) 56px;
+  gap: 6px;
+  max-width: 300px;
+}
+.parts .v-btn {
+  font-size: 26px;
+  padding: 0;
+  min-width: 0;
+}
+input {
+  border: 1.5px solid var(--ink);
+  text-align: center;
+  font-size: 24px;
+  width: 100%;
+  color: var(--ink);
+  background: var(--paper);
+  height: 48px;
+}
+.unset input {
+  border-style: dashed;
+}
+input::placeholder {
+  color: var(--soft-ink);
+  opacity: 1;
+  font-size: 18px;
+}
+input[aria-invalid='true'] {
+  border: 2.5px solid var(--error);
+}
+</style>

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { InputError } from '~~/core/errors'
+
+/** A plain number with its unit in the label; what was typed stays until it is right. */
+const props = defineProps<{
+  label: string
+  value?: number
+  /** What the figures go by where nobody gave one. */
+  assumed?: number
+  save: (value: number | null) => Promise<InputError | undefined>
+}>()
+
+const typed = ref<string>()
+const error = ref('')
+watch(
+  () => props.value,
+  () => {
+    typed.value = undefined
+    error.value = ''
+  },
+)
+const shown = computed(() => typed.value ?? (props.value === undefined ? '' : String(props.value)))
+
+async function take(): Promise<void> {
+  if (typed.value === undefined) return
+  const text = typed.value.trim().replace(',', '.')
+  const number = text === '' ? null : Number(text)
+  if (number !== null && !Number.isFinite(number)) {
+    error.value = `${props.label} is "${typed.value}"; it must be a number`
+    return
+  }
+  const refused = await props.save(number)
+  error.value = refused ? `${props.label} must be ${refused.range}` : ''
+  if (!refused) typed.value = undefined
+}
+</script>
+
+<template>
+  <v-text-field
+    :label="label"
+    :model-value="shown"
+    inputmode="decimal"
+    autocomplete="off"
+    :placeholder="assumed === undefined ? undefined : String(assumed)"
+    :persistent-placeholder="assumed !== undefined"
+    :error-messages="error ? [error] : []"
+    @update:model-value="typed = $event"
+    @change="take"
+    @keydown.enter="take"
+  />
+</template>

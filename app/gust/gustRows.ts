@@ -1,0 +1,65 @@
+import type { DepthRulePlan, MethodPlan, PostPlan } from '~~/core/plan/types'
+import { showMinutes } from '~~/core/units/quantity'
+
+export interface GustRow {
+  key: string
+  name: string
+  /** A word below the name. */
+  under?: string
+  lean?: number
+  over?: number
+  /** The link that gives way first, when it is not the ground. */
+  weakest?: string
+  /** Why it is refused: drawn faint, with the reason on the line. */
+  refused?: string
+}
+
+/* Rows of the gust scale, from the plan: nothing is worked out here. */
+
+const GROUND_LINK = 'footing'
+
+/** Where the ground starts to lean, if anything is still standing then. */
+function leanOf(links: PostPlan['standing']['links'], over: number | undefined): number | undefined {
+  const lean = links.find((link) => link.lean !== undefined)?.lean
+  return lean !== undefined && over !== undefined && lean < over ? lean : undefined
+}
+
+export function standingRow({ standing }: PostPlan): GustRow {
+  const weakest = standing.links.find((link) => link.link === standing.weakest)
+  return {
+    key: 'standing',
+    name: 'As it stands',
+    lean: leanOf(standing.links, standing.holdingGust),
+    over: standing.holdingGust,
+    weakest: weakest?.link === GROUND_LINK ? undefined : weakest?.name,
+  }
+}
+
+export function methodRow(method: MethodPlan): GustRow {
+  const weakest = method.links.find((link) => link.link === method.weakest)
+  return {
+    key: method.method,
+    name: method.name,
+    under: showMinutes(method.minutes),
+    lean: leanOf(method.links, method.holdingGust),
+    over: method.holdingGust,
+    weakest: weakest?.link === GROUND_LINK ? undefined : weakest?.name,
+    refused: refusalWords(method.reasons),
+  }
+}
+
+/** The line has room for one reason; all of them stand beside the chosen method. */
+function refusalWords([first, ...more]: string[]): string | undefined {
+  return more.length > 0 ? `${first} And ${more.length} more.` : first
+}
+
+export function depthRow(rule: DepthRulePlan, show: (length: number) => string): GustRow {
+  return {
+    key: rule.rule,
+    name: rule.depth === null ? 'no depth' : show(rule.depth),
+    under: rule.name,
+    lean: rule.lean,
+    over: rule.over,
+    refused: rule.depth === null ? rule.assumes : undefined,
+  }
+}

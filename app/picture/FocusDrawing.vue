@@ -1,0 +1,189 @@
+<script setup lang="ts">
+import { ref, useTemplateRef } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import { useDrawing } from './useDrawing'
+import { useDrawingModel } from './useDrawingModel'
+import { usePostDrag } from './usePostDrag'
+import { useGestures } from './useGestures'
+import DimensionLine from './DimensionLine.vue'
+import DrawingLabels from './DrawingLabels.vue'
+import DrawingPatterns from './DrawingPatterns.vue'
+import DrawnShape from './DrawnShape.vue'
+import FenceDrawing from './FenceDrawing.vue'
+import GroundStrip from './GroundStrip.vue'
+import MarkDrawing from './MarkDrawing.vue'
+import { useElementSize } from '@vueuse/core'
+import { tables } from '~~/data/tables'
+import { row } from '~~/core/tables/tables'
+import { px, svgPoints } from '~/picture/model/viewport'
+
+/**
+ * The chosen post in the middle as a full section, its neighbours left and right, in true scale.
+ * `still` for a page that scrolls past it; `building` where posts are moved and bays measured out.
+ */
+const props = defineProps<{ still?: boolean; building?: boolean }>()
+const view = useJobView()
+const frame = useTemplateRef<HTMLElement>('frame')
+const { width, height } = useElementSize(frame)
+const { enlarge, scale } = useDrawing()
+
+/** How far a finger holds the drawing aside, px. */
+const pan = ref(0)
+const panning = ref(false)
+const drag = usePostDrag(() => scale.value)
+const model = useDrawingModel({ width, height, pan, held: drag.held, building: () => props.building === true })
+const { viewport, station, section } = model
+
+/** Held further aside than this, the drawing goes on to the next post at least, px. */
+const STEP_PIXELS = 40
+function rest(pixels: number): void {
+  panning.value = false
+  pan.value = 0
+  if (Math.abs(pixels) < STEP_PIXELS) return
+  const posts = view.line.value!.posts
+  const middle = station.value - pixels / scale.value
+  const from = posts.findIndex(({ id }) => id === view.post.value?.id)
+  const near = posts.reduce(
+    (best, post, i) => (Math.abs(post.station - middle) < Math.abs(posts[best]!.station - middle) ? i : best),
+    0,
+  )
+  view.walk((near === from ? -Math.sign(pixels) : near - from) || 0)
+}
+useGestures(frame, () => !props.still, {
+  grab(target) {
+    const id = target.closest('[data-post]')?.getAttribute('data-post')
+    if (!props.building || !id) return false
+    drag.grab(id)
+    return true
+  },
+  pull: drag.pull,
+  drop: drag.drop,
+  pan(pixels) {
+    panning.value = true
+    pan.value = pixels
+  },
+  rest,
+  enlarge,
+})
+</script>
+
+<template>
+  <div ref="frame" class="focus-drawing" :class="{ still, building }" data-drawing>
+    <svg
+      v-if="width && section && model.fence.value"
+      :width="width"
+      :height="height"
+      role="img"
+      :aria-label="model.words.value"
+    >
+      <DrawingPatterns />
+      <g class="glide" :class="{ held: panning }" :style="{ transform: `translate(${model.shift.value}px, 0)` }">
+        <GroundStrip :soil="view.post.value!.soil" :ground="model.ground.value" :viewport="viewport" />
+        <MarkDrawing :marks="model.marks.value" :viewport="viewport" />
+        <FenceDrawing
+          :fence="model.fence.value"
+          :chosen="{ id: model.chosen.value, station }"
+          :viewport="viewport"
+          @choose="view.choose"
+        />
+        <polyline :points="svgPoints(model.string.value, viewport)" class="string-line" />
+        <line
+          v-if="section.plumb"
+          class="plumb"
+          :x1="px(station * scale)"
+          :x2="px(station * scale)"
+          :y1="viewport.groundY"
+          :y2="px(viewport.groundY - section.plumb.to[1] * scale)"
+        />
+        <DrawnShape
+          v-for="shape in section.shapes"
+          :key="shape.key"
+          class="chosen-shape"
+          :shape="shape"
+          :viewport="viewport"
+          :origin="station"
+        />
+        <DimensionLine
+          v-for="dimension in model.dimensions.value"
+          :key="dimension.key"
+          :dimension="dimension"
+          :viewport="viewport"
+        />
+        <DrawingLabels :labels="model.labels.value" />
+      </g>
+      <text
+        :x="width - 10"
+        :y="px(viewport.groundY - (view.line.value?.height ?? 0) * scale - 8)"
+        text-anchor="end"
+        class="string-name"
+      >
+        string
+      </text>
+      <text :x="12" :y="height - 12" class="name">
+        {{ view.post.value?.id }} · {{ row(tables.soils, view.post.value!.soil).name.toLowerCase() }}
+      </text>
+    </svg>
+    <div v-if="!still" class="zoom no-print">
+      <v-btn aria-label="Draw larger" title="Draw larger (+)" @click="enlarge(1.25)">+</v-btn>
+      <v-btn aria-label="Draw smaller" title="Draw smaller (−)" @click="enlarge(0.8)">−</v-btn>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.focus-drawing {
+  position: relative;
+  width: 100%;
+  height: 100%;
+  overflow: hidden;
+  touch-action: none;
+  user-select: none;
+}
+.still {
+  touch-action: auto;
+}
+svg {
+  display: block;
+}
+.string-line {
+  fill: none;
+  stroke: var(--string);
+  stroke-width: 1.6;
+}
+.string-name {
+  fill: var(--string-ink);
+  font-size: 14px;
+}
+.plumb {
+  stroke: var(--string);
+  stroke-width: 1.4;
+  stroke-dasharray: 7 5;
+}
+.chosen-shape {
+  pointer-events: none;
+}
+.glide {
+  transition: transform 0.28s ease-out;
+}
+.glide.held {
+  transition: none;
+}
+.zoom {
+  position: absolute;
+  right: 8px;
+  bottom: 8px;
+  display: flex;
+  gap: 6px;
+}
+@media (max-width: 760px) {
+  .zoom {
+    display: none;
+  }
+}
+.zoom .v-btn {
+  background: var(--paper);
+  font-size: 22px;
+  padding: 0;
+  width: 48px;
+}
+</style>

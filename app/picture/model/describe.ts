@@ -1,0 +1,32 @@
+import type { ResolvedPost } from '~~/core/resolve/resolve'
+import { postState } from '~~/core/document/postState'
+import type { Metres } from '~~/core/units/types'
+import { STATE_WORDS } from '~/job/words'
+import type { SectionModel } from './sectionModel'
+
+/** The drawing in words, for whoever does not see it. */
+export function describeSection(
+  post: ResolvedPost,
+  section: SectionModel,
+  show: (length: Metres) => string,
+  method?: string,
+): string {
+  const measures = section.dimensions.map(
+    ({ key, length, words }) => `${words ?? DIMENSION_WORDS[key] ?? key} ${show(length)}`,
+  )
+  const notes = section.notes.map(({ text }) => text)
+  return [
+    `Post ${post.id}, ${STATE_WORDS[postState(post)]}`,
+    method ? `drawn with: ${method.toLowerCase()}` : 'as it stands',
+    ...measures,
+    ...notes,
+  ].join('; ')
+}
+
+const DIMENSION_WORDS: Record<string, string> = {
+  depth: 'hole deep',
+  diameter: 'hole wide',
+  footing: 'footing down to',
+  'spur-above': 'spur above ground',
+  pin: 'pin up into the post',
+}

@@ -1,0 +1,286 @@
+import { describe, expect, it } from 'vitest'
+import { withAssumptions } from '~~/core/resolve/resolve'
+import { plan } from '~~/core/plan/plan'
+import type { Post } from '~~/core/document/job'
+import { jobOf, runOfPosts, tables } from '~~/tests/support/builders'
+import { bayDimensions, heightOfBays } from './bayDimensions'
+import { conflictSubject, conflictValue } from '~/shell/conflictWords'
+import { describeSection } from './describe'
+import type { Point } from './geometry'
+import { groundLine, stringLine } from './groundModel'
+import { methodRow, standingRow } from '~/gust/gustRows'
+import { gustScaleModel } from '~/gust/gustScaleModel'
+import { lineModel } from './lineModel'
+import { lineStrips } from './lineStrips'
+import { markModel } from './markModel'
+import { nearestPost, overviewMarks } from './overviewModel'
+import { sectionModel } from './sectionModel'
+import { fitViewport, svgPoints } from './viewport'
+
+const rotted: Partial<Post> = {
+  footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.6 },
+  observations: { pushPivot: 'at-ground-line', probeAtGround: 0.03, lean: { offset: -0.06, over: 1.2, direction: 0 } },
+}
+const job = jobOf({ ...runOfPosts(5, 2.4, (i) => (i === 2 ? rotted : {})), height: 1.8 })
+const line = withAssumptions(job, tables).lines[0]!
+const post = line.posts[2]!
+const postPlan = plan(job, tables).posts[2]!
+const methodOf = (key: string) => postPlan.methods.find((method) => method.method === key)!
+
+const extent = (points: readonly Point[]) => ({
+  left: Math.min(...points.map(([x]) => x)),
+  right: Math.max(...points.map(([x]) => x)),
+  bottom: Math.min(...points.map(([, y]) => y)),
+  top: Math.max(...points.map(([, y]) => y)),
+})
+
+describe('the section', () => {
+  it('leans the post as measured and says by how much', () => {
+    const section = sectionModel(line, post, tables.parts)
+    const shape = section.shapes.find((each) => each.key === 'post')!
+    expect(shape.outline).toBe('broken')
+    expect(extent(shape.points)).toMatchObject({ bottom: 0, top: 1.8 })
+    expect(extent(shape.points).left).toBeCloseTo(-0.05 - 0.05 * 1.8, 9)
+    expect(section.dimensions.find((each) => each.key === 'lean')!.length).toBeCloseTo(0.09, 9)
+    expect(section.plumb).toBeDefined()
+    expect(section.shapes.filter((each) => each.matter === 'decay')).toHaveLength(2)
+  })
+
+  it('draws the hole of a repair in its own measures', () => {
+    const method = methodOf('repair-spur')
+    const section = sectionModel(line, post, tables.parts, method)
+    const { hole } = method
+    const fill = extent(section.shapes.find((each) => each.key === 'fill')!.points)
+    expect(fill.right - fill.left).toBeCloseTo(hole!.diameter, 9)
+    expect(fill.bottom).toBeCloseTo(-hole!.footingBottom, 9)
+    expect(extent(section.shapes.find((each) => each.key === 'stone')!.points).bottom).toBeCloseTo(-hole!.depth, 9)
+    expect(section.dimensions.map((each) => each.key)).toEqual(
+      expect.arrayContaining(['depth', 'diameter', 'spur-above']),
+    )
+    expect(section.shapes.filter((each) => each.key.startsWith('fixing'))).toHaveLength(2)
+  })
+
+  it.each(['recast-footing', 'new-post-concrete', 'steel-pin'])('draws %s with the post upright', (key) => {
+    const section = sectionModel(line, post, tables.parts, methodOf(key))
+    const upright = extent(section.shapes.find((each) => each.key === 'post')!.points)
+    expect(upright.right + upright.left).toBeCloseTo(0, 9)
+    expect(upright.top).toBe(1.8)
+  })
+
+  it('stands in words too', () => {
+    const words = describeSection(post, sectionModel(line, post, tables.parts), (length) => `${length.toFixed(2)} m`)
+    expect(words).toBe('Post A3, failed; as it stands; off plumb 0.09 m; footing down to 0.60 m; soft wood')
+  })
+})
+
+describe('the line', () => {
+  it('draws what is in sight, and cuts the cladding away beside the chosen post', () => {
+    const model = lineModel(line, 'A3', 3, 7, false)
+    expect(model.posts.map((each) => each.id)).toEqual(['A2', 'A4'])
+    const before = model.bays.find((bay) => bay.key === 'A2-A3')!
+    expect(extent(before.area).bottom).toBe(line.gap)
+    expect(Math.max(...before.area.filter(([, y]) => y === line.gap).map(([x]) => x))).toBeLessThan(4.8 - 0.25)
+  })
+
+  it('stands the boards plumb beside a repair', () => {
+    const corner = (repaired: boolean) => lineModel(line, 'A3', 3, 7, repaired).bays[0]!.area
+    const lean = (area: readonly Point[]) => area[2]![0] - area[1]![0]
+    expect(lean(corner(false))).toBeLessThan(-0.05)
+    expect(lean(corner(true))).toBeCloseTo(0, 9)
+  })
+})
+
+describe('scale', () => {
+  it('is the same in both directions', () => {
+    const viewport = fitViewport(760, 620, 1.8)
+    expect(viewport.pixelsPerMetre).toBeGreaterThanOrEqual(100)
+    expect(viewport.pixelsPerMetre).toBeLessThanOrEqual(160)
+    const [a, b] = svgPoints(
+      [
+        [0, 0],
+        [1, 1],
+      ],
+      viewport,
+      2,
+    )
+      .split(' ')
+      .map((pair) => pair.split(',').map(Number))
+    expect(b![0]! - a![0]!).toBeCloseTo(viewport.pixelsPerMetre, 0)
+    expect(a![1]! - b![1]!).toBeCloseTo(viewport.pixelsPerMetre, 0)
+  })
+
+  it('shows the whole hole on a low screen', () => {
+    const { pixelsPerMetre, groundY, height } = fitViewport(360, 206, 1.8, { hole: 0.9 })
+    expect(groundY + (0.9 + 0.3) * pixelsPerMetre).toBeLessThanOrEqual(height)
+  })
+
+  it('finds the post under a finger on the overview', () => {
+    const marks = overviewMarks(
+      [0, 2.4, 4.8].map((station) => ({ station, state: 'sound' as const, lean: 0 })),
+      4.8,
+      500,
+      40,
+    )
+    expect(marks.map((mark) => mark.foot)).toEqual([10, 250, 490])
+    expect(nearestPost(marks, 260)).toBe(1)
+  })
+})
+
+describe('the gust scale', () => {
+  it('puts target, ticks and return periods in order', () => {
+    const model = gustScaleModel([{ over: 44 }], 38, 38)
+    expect(model.end).toBe(50)
+    expect(model.ticks.map((tick) => tick.gust)).toEqual([10, 20, 30, 40, 50])
+    expect(model.target).toBeCloseTo(38 / 50, 9)
+    expect(model.years.map((year) => year.at)).toEqual([...model.years.map((year) => year.at)].sort())
+    expect(model.place(Infinity)).toBe(1)
+  })
+
+  it('takes its rows from the plan as they are', () => {
+    const spur = methodOf('repair-spur')
+    expect(methodRow(spur)).toMatchObject({ key: 'repair-spur', over: spur.holdingGust, refused: undefined })
+    expect(methodRow(methodOf('recast-footing')).refused).toContain('soft')
+    expect(standingRow(postPlan).over).toBe(postPlan.standing.holdingGust)
+  })
+})
+
+it('words of a conflict name the post and the reading', () => {
+  const mine = { name: 'setReading', line: 'A', post: 'A3', key: 'probeAtGround', value: 0.02 } as const
+  expect(conflictSubject(mine)).toBe('A3 › observations › probe at ground')
+  expect(conflictValue(mine, (length) => `${length} m`)).toBe('0.02 m')
+  expect(conflictValue({ ...mine, value: null }, String)).toBe('taken back')
+})
+
+describe('the line on paper', () => {
+  it('is cut into strips of one scale that cover it', () => {
+    expect(lineStrips(30)).toEqual([
+      { from: 0, to: 12 },
+      { from: 12, to: 24 },
+      { from: 24, to: 36 },
+    ])
+    expect(lineStrips(12)).toHaveLength(1)
+    expect(lineStrips(0.3)).toHaveLength(1)
+    expect(lineStrips(238).at(-1)).toEqual({ from: 216, to: 240 })
+  })
+})
+
+describe('ground that falls along the line', () => {
+  const line = withAssumptions(jobOf(runOfPosts(3, 2, (i) => ({ groundLevel: -0.5 * i }))), tables).lines[0]!
+
+  it('is drawn from the chosen post, straight between posts and level beyond them', () => {
+    expect(groundLine(line, 'A2', -1, 5)).toEqual([
+      [-1, 0.5],
+      [0, 0.5],
+      [2, 0],
+      [4, -0.5],
+      [5, -0.5],
+    ])
+    expect(groundLine(line, 'A2', 1, 3)[0]).toEqual([1, 0.25])
+    expect(stringLine(line, 'A1', 0, 4)[0]).toEqual([0, line.height])
+  })
+
+  it('carries posts and cladding with it', () => {
+    const { posts, bays } = lineModel(line, 'A2', -1, 5, false)
+    const post = posts[0]!.shapes.find(({ key }) => key === 'post')!
+    expect(post.points.map(([, y]) => y)).toEqual([0.5, 0.5, 0.5 + line.height, 0.5 + line.height])
+    const [left, right] = bays[0]!.area
+    expect(left![1]).toBeGreaterThan(right![1])
+  })
+})
+
+describe('what is marked along the line', () => {
+  it('is drawn where it lies and says how far', () => {
+    const gas = markModel(
+      { id: 'g', kind: 'service', service: 'gas', station: 3, offset: -0.4 },
+      0.2,
+      (length) => `${length} m`,
+    )
+    expect(gas.label).toBe('gas, 0.4 m to the left')
+    expect(gas.at[0]).toBe(3)
+    expect(Math.max(...gas.points.map(([, y]) => y))).toBeLessThan(0.2)
+    const wall = markModel({ id: 'w', kind: 'wall', station: 1 }, 0, String)
+    expect(wall.label).toBe('wall, on the line')
+  })
+})
+
+describe('bays measured out beside a post', () => {
+  it('both, one at an end, none for a post that is not there', () => {
+    const lengths = (id: string) => bayDimensions(line, id, 2).map(({ key, length }) => [key, length])
+    expect(lengths('A3')).toEqual([
+      ['bay-0', expect.closeTo(2.4, 9)],
+      ['bay-1', expect.closeTo(2.4, 9)],
+    ])
+    expect(lengths('A1').map(([key]) => key)).toEqual(['bay-1'])
+    expect(lengths('A5').map(([key]) => key)).toEqual(['bay-0'])
+    expect(lengths('Z9')).toEqual([])
+  })
+
+  it('run from left to right at one height', () => {
+    for (const { from, to, side } of bayDimensions(line, 'A3', 1.96)) {
+      expect(from[0]).toBeLessThan(to[0])
+      expect([from[1], to[1], side]).toEqual([1.96, 1.96, 'over'])
+    }
+  })
+
+  it('say what a pulled post has snapped to', () => {
+    const words = (to: 'equal bays' | 'same bay') => bayDimensions(line, 'A3', 2, to).map((bay) => bay.words)
+    expect(words('equal bays')).toEqual(['equal bays', 'equal bays'])
+    expect(words('same bay')).toEqual(['same bay', undefined])
+  })
+
+  it('stand over the tops where there is room for words, else under them', () => {
+    const viewport = { width: 700, height: 600, pixelsPerMetre: 160, groundY: 360 }
+    expect(heightOfBays(1.8, viewport)).toBeCloseTo(1.96, 9)
+    expect(heightOfBays(1.8, { ...viewport, groundY: 300 })).toBeCloseTo(1.5, 9)
+  })
+})
+
+describe('sections of every repair', () => {
+  const planned = plan(job, tables).posts[2]!
+  const model = (method: string, of: Partial<Post> = {}) => {
+    const changed = jobOf({ ...runOfPosts(5, 2.4, (i) => (i === 2 ? { ...rotted, ...of } : {})), height: 1.8 })
+    const [resolved] = withAssumptions(changed, tables).lines
+    const made = plan(changed, tables).posts[2]!.methods.find((each) => each.method === method)
+    return sectionModel(resolved!, resolved!.posts[2]!, tables.parts, made)
+  }
+  const lowest = (shapes: { points: readonly Point[] }[]) =>
+    Math.min(...shapes.flatMap(({ points }) => points.map(([, y]) => y)))
+
+  it.each(['repair-spur', 'new-post-concrete', 'recast-footing'])('%s is drawn to the bottom of its hole', (method) => {
+    const { shapes, dimensions } = model(method)
+    const hole = planned.methods.find((each) => each.method === method)!.hole!
+    expect(lowest(shapes)).toBeCloseTo(-hole.depth, 6)
+    expect(dimensions.find(({ key }) => key === 'depth')!.length).toBe(hole.depth)
+    expect(dimensions.find(({ key }) => key === 'diameter')!.length).toBe(hole.diameter)
+  })
+
+  it('a spur stands half out of the ground and holds the post by two fixings', () => {
+    const { shapes, notes } = model('repair-spur')
+    const spur = shapes.find(({ key }) => key === 'spur')!
+    expect(Math.max(...spur.points.map(([, y]) => y))).toBeCloseTo(0.6, 9)
+    expect(shapes.filter(({ key }) => key.startsWith('fixing'))).toHaveLength(2)
+    expect(notes.map(({ text }) => text)).toContain('cut back to sound wood')
+  })
+
+  it('a pin stands in the old footing and goes up into the post', () => {
+    const { shapes, dimensions } = model('steel-pin')
+    const pin = shapes.find(({ key }) => key === 'pin')!
+    expect(Math.max(...pin.points.map(([, y]) => y))).toBeCloseTo(0.3, 9)
+    expect(Math.min(...pin.points.map(([, y]) => y))).toBeLessThan(0)
+    expect(dimensions.map(({ key }) => key)).toEqual(['pin'])
+  })
+
+  it('making safe leaves the post as it stands, leaning', () => {
+    const { plumb, dimensions } = model('make-safe')
+    expect(plumb).toBeDefined()
+    expect(dimensions.find(({ key }) => key === 'lean')!.length).toBeCloseTo((0.06 / 1.2) * 1.8, 9)
+  })
+
+  it('decay is drawn as deep as it was probed, no deeper than the post', () => {
+    const soft = (probeAtGround: number) =>
+      model('make-safe', { observations: { probeAtGround } }).shapes.filter(({ key }) => key.startsWith('decay'))
+    expect(soft(0)).toEqual([])
+    const [left] = soft(0.2)
+    expect(Math.max(...left!.points.map(([x]) => x))).toBeCloseTo(0, 9)
+  })
+})

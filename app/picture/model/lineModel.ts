@@ -1,0 +1,148 @@
+import type { ResolvedLine, ResolvedPost } from '~~/core/resolve/resolve'
+import type { LineKind } from '~~/core/document/job'
+import { leanSlopes } from '~~/core/setout/lean'
+import { sectionSize } from '~~/core/timber/section'
+import type { Metres } from '~~/core/units/types'
+import { leaning, lifted, type Point, type Shape } from './geometry'
+import { riseOver } from './groundModel'
+import { buriedDepth, matterOf, outlineOf, standingFooting } from './standing'
+
+export interface BayModel {
+  key: string
+  /** Cladding as one area, m. */
+  area: Point[]
+  rails: Point[][]
+  /** Joints between boards or strands, as single lines. */
+  joints: [Point, Point][]
+}
+
+export interface PostModel {
+  id: string
+  station: Metres
+  /** Ground here over the ground of the chosen post, m. */
+  rise: Metres
+  shapes: Shape[]
+}
+
+export interface LineModel {
+  posts: PostModel[]
+  bays: BayModel[]
+}
+
+/** The cladding is cut away beside the chosen post, so that it shows as a section, m. */
+const CUT_AWAY = 0.28
+
+interface Cladding {
+  /** Face width of a board and the open joint beside it, m; 0 for none. */
+  board: Metres
+  joint: Metres
+  rails: number
+  /** A filled area behind the joints. */
+  filled: boolean
+}
+
+const CLADDING: Record<LineKind, Cladding> = {
+  'close-boarded': { board: 0.1, joint: 0, rails: 3, filled: true },
+  panel: { board: 0.15, joint: 0, rails: 2, filled: true },
+  'hit-and-miss': { board: 0.1, joint: 0.05, rails: 3, filled: true },
+  picket: { board: 0.075, joint: 0.06, rails: 2, filled: true },
+  'post-and-rail': { board: 0, joint: 0, rails: 3, filled: false },
+  mesh: { board: 0.1, joint: 0, rails: 0, filled: false },
+  vinyl: { board: 0.2, joint: 0, rails: 2, filled: true },
+}
+
+const RAIL_HEIGHT: Metres = 0.075
+
+/**
+ * The fence between two stations, every post as measured; the chosen post itself is drawn as a
+ * section by `sectionModel`.
+ *
+ * @param from, to stations in sight, m
+ * @param repaired the chosen post is drawn plumb, as its repair leaves it
+ * @returns geometry in metres, x counted from the start of the line
+ */
+export function lineModel(line: ResolvedLine, chosen: string, from: Metres, to: Metres, repaired: boolean): LineModel {
+  const slopeOf = (post: ResolvedPost) =>
+    repaired && post.id === chosen ? 0 : leanSlopes(post.observations.lean).along
+  const rise = riseOver(line, chosen)
+  const near = line.posts.filter((post, i) => {
+    const before = line.posts[i - 1]?.station ?? post.station
+    const after = line.posts[i + 1]?.station ?? post.station
+    return after >= from && before <= to
+  })
+  return {
+    posts: near.filter((post) => post.id !== chosen).map((post) => postModel(line, post, rise(post))),
+    bays: near.flatMap((post, i) => {
+      const next = near[i + 1]
+      return next ? [liftedBay(bayModel(line, [post, next], chosen, slopeOf), post, next, rise)] : []
+    }),
+  }
+}
+
+function postModel(line: ResolvedLine, post: ResolvedPost, rise: Metres): PostModel {
+  const { along } = sectionSize(post.section)
+  const slope = leanSlopes(post.observations.lean).along
+  const shapes: Shape[] = [
+    ...standingFooting(post),
+    { key: 'buried', matter: 'wood', points: leaning(along, -buriedDepth(line, post), 0, slope), outline: 'none' },
+    { key: 'post', matter: matterOf(post), points: leaning(along, 0, line.height, slope), outline: outlineOf(post) },
+  ]
+  return {
+    id: post.id,
+    station: post.station,
+    rise,
+    shapes: rise === 0 ? shapes : shapes.map((shape) => ({ ...shape, points: lifted(shape.points, rise) })),
+  }
+}
+
+/** Cladding follows the ground straight from post to post. */
+function liftedBay(
+  bay: BayModel,
+  left: ResolvedPost,
+  right: ResolvedPost,
+  rise: (post: ResolvedPost) => Metres,
+): BayModel {
+  const [low, high] = [rise(left), rise(right)]
+  if (low === 0 && high === 0) return bay
+  const lift = ([x, y]: Point): Point => [
+    x,
+    y + low + ((high - low) * (x - left.station)) / (right.station - left.station),
+  ]
+  return {
+    ...bay,
+    area: bay.area.map(lift),
+    rails: bay.rails.map((rail) => rail.map(lift)),
+    joints: bay.joints.map(([from, to]) => [lift(from), lift(to)]),
+  }
+}
+
+function bayModel(
+  line: ResolvedLine,
+  [left, right]: [ResolvedPost, ResolvedPost],
+  chosen: string,
+  slopeOf: (post: ResolvedPost) => number,
+): BayModel {
+  const cladding = CLADDING[line.kind]
+  const leftEdge = left.station + sectionSize(left.section).along / 2 + (left.id === chosen ? CUT_AWAY : 0)
+  const rightEdge = right.station - sectionSize(right.section).along / 2 - (right.id === chosen ? CUT_AWAY : 0)
+  const leftSlope = slopeOf(left)
+  const rightSlope = slopeOf(right)
+  /** A point of the bay: boards follow the lean of the nearer post in proportion. */
+  const at = (share: number, height: Metres): Point => [
+    leftEdge + (rightEdge - leftEdge) * share + (leftSlope + (rightSlope - leftSlope) * share) * height,
+    height,
+  ]
+  const width = Math.max(0.01, rightEdge - leftEdge)
+  const quad = (low: Metres, high: Metres): Point[] => [at(0, low), at(1, low), at(1, high), at(0, high)]
+  const count = cladding.board > 0 ? Math.floor(width / (cladding.board + cladding.joint)) : 0
+  const joints = Array.from({ length: count }, (_, i): [Point, Point] => {
+    const share = ((i + 1) * (cladding.board + cladding.joint)) / width
+    return [at(Math.min(1, share), line.gap), at(Math.min(1, share), line.height)]
+  })
+  const railSpan = line.height - line.gap - 2 * RAIL_HEIGHT
+  const rails = Array.from({ length: cladding.rails }, (_, i) => {
+    const low = line.gap + RAIL_HEIGHT / 2 + (railSpan * i) / Math.max(1, cladding.rails - 1)
+    return quad(low, low + RAIL_HEIGHT)
+  })
+  return { key: `${left.id}-${right.id}`, area: cladding.filled ? quad(line.gap, line.height) : [], rails, joints }
+}

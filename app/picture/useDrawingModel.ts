@@ -1,0 +1,147 @@
+import { computed, watchEffect } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import { useDrawing } from './useDrawing'
+import type { Ref } from 'vue'
+import { tables } from '~~/data/tables'
+import type { ResolvedLine } from '~~/core/resolve/resolve'
+import type { Metres } from '~~/core/units/types'
+import { bayDimensions, heightOfBays } from '~/picture/model/bayDimensions'
+import { describeSection } from '~/picture/model/describe'
+import type { Dimension, Note } from '~/picture/model/geometry'
+import { groundLine, riseOver, stringLine } from '~/picture/model/groundModel'
+import { boxOf, dimensionLabel, nameLabel, noteLabel, placeLabels } from '~/picture/model/labels'
+import { lineModel } from '~/picture/model/lineModel'
+import { markModel } from '~/picture/model/markModel'
+import { sectionModel } from '~/picture/model/sectionModel'
+import { fitViewport, px } from '~/picture/model/viewport'
+import { usePreferencesStore } from '~/session/preferences'
+import type { Snapped } from '~~/core/setout/snap'
+
+/** A narrow drawing has no room for words beside the post; they stand in its text equivalent. */
+const NARROW = 480
+const FAR = 1e6
+
+interface Surroundings {
+  width: Ref<number>
+  height: Ref<number>
+  /** How far the drawing is held aside, px. */
+  pan: Ref<number>
+  /** A post that is being moved. */
+  held: Ref<({ id: string } & Snapped) | undefined>
+  /** Whether the line is being built: bays are measured out instead of the post. */
+  building: () => boolean
+}
+
+/** All that the focus drawing shows, as plain models in metres and pixels. */
+export function useDrawingModel({ width, height, pan, held, building }: Surroundings) {
+  const view = useJobView()
+  const preferences = usePreferencesStore()
+  const { zoom, scale } = useDrawing()
+
+  const viewport = computed(() =>
+    fitViewport(width.value, height.value, view.line.value?.height ?? 1.8, {
+      zoom: zoom.value,
+      hole: view.drawnMethod.value?.hole?.depth,
+    }),
+  )
+  watchEffect(() => (scale.value = viewport.value.pixelsPerMetre))
+
+  const line = computed(() => view.line.value && withHeldPost(view.line.value, held.value))
+  const post = computed(() => line.value?.posts.find(({ id }) => id === view.post.value?.id) ?? view.post.value)
+  const station = computed(() => post.value?.station ?? 0)
+  /** Half a screen more on each side, so that the glide shows no empty end; it follows in half screens. */
+  const reach = computed(() => width.value / scale.value)
+  const halves = computed(() => Math.round(pan.value / (width.value / 2 || 1)))
+  const from = computed(() => station.value - (halves.value * reach.value) / 2 - reach.value)
+  const to = computed(() => from.value + 2 * reach.value)
+  const shift = computed(() => px(width.value / 2 - station.value * scale.value + pan.value))
+
+  const chosen = computed(() => post.value?.id ?? '')
+  const drawn = computed(() => line.value && post.value && { line: line.value, post: post.value })
+  const fence = computed(
+    () =>
+      drawn.value &&
+      lineModel(drawn.value.line, chosen.value, from.value, to.value, view.drawnMethod.value !== undefined),
+  )
+  const section = computed(
+    () => drawn.value && sectionModel(drawn.value.line, drawn.value.post, tables.parts, view.drawnMethod.value),
+  )
+  const ground = computed(() => (line.value ? groundLine(line.value, chosen.value, from.value, to.value) : []))
+  const string = computed(() => (line.value ? stringLine(line.value, chosen.value, from.value, to.value) : []))
+  const marks = computed(() => {
+    if (!line.value) return []
+    const rise = riseOver(line.value, chosen.value)
+    return (line.value.marks ?? [])
+      .filter((mark) => mark.station >= from.value && mark.station <= to.value)
+      .map((mark) => markModel(mark, rise(nearest(line.value!, mark.station)), preferences.show))
+  })
+
+  const bayHeight = computed(() => heightOfBays(line.value?.height ?? 0, viewport.value))
+  const dimensions = computed<Dimension[]>(() => [
+    ...(building() ? [] : (section.value?.dimensions ?? [])).map((dimension) => shiftedBy(dimension, station.value)),
+    ...(building() && line.value
+      ? bayDimensions(line.value, held.value?.id ?? chosen.value, bayHeight.value, held.value?.to)
+      : []),
+  ])
+  const notes = computed<Note[]>(() => {
+    if (width.value < NARROW) return []
+    const pins = (post.value?.photographs ?? []).flatMap(({ id, height: at }, i): Note[] =>
+      at === undefined ? [] : [{ key: `photo-${id}`, at: [0.05, at], text: `photo ${i + 1}`, side: 'right' }],
+    )
+    const here = [...(section.value?.notes ?? []), ...pins].map((note) => ({
+      ...note,
+      at: [note.at[0] + station.value, note.at[1]] as const,
+    }))
+    const along = marks.value.map((mark): Note => ({ key: mark.key, at: mark.at, text: mark.label, side: 'right' }))
+    return [...here, ...along]
+  })
+  const labels = computed(() => {
+    const corner = {
+      text: 'B77 · saturated medium sand',
+      style: 'name',
+      anchor: 'start',
+      y: height.value - 12,
+    } as const
+    return placeLabels(
+      [
+        ...dimensions.value.map((each) =>
+          dimensionLabel(each, viewport.value, 0, dimensionWords(each, preferences.show)),
+        ),
+        ...notes.value.map((note) => noteLabel(note, viewport.value, 0)),
+        ...(fence.value?.posts ?? []).map(({ id, station: at, rise }) =>
+          nameLabel(`name-${id}`, id, px(at * scale.value), px(viewport.value.groundY - rise * scale.value + 22)),
+        ),
+      ],
+      [
+        boxOf({ ...corner, x: 12 - shift.value }),
+        // Nothing is written beyond the edges of the drawing.
+        { left: -FAR, right: FAR, top: -FAR, bottom: 0 },
+        { left: -FAR, right: FAR, top: height.value, bottom: FAR },
+      ],
+    )
+  })
+
+  const words = computed(() =>
+    post.value && section.value
+      ? describeSection(post.value, section.value, preferences.show, view.drawnMethod.value?.name)
+      : '',
+  )
+  return { viewport, scale, station, shift, fence, section, ground, string, marks, dimensions, labels, words, chosen }
+}
+
+function withHeldPost(line: ResolvedLine, held: ({ id: string } & Snapped) | undefined): ResolvedLine {
+  if (!held) return line
+  return { ...line, posts: line.posts.map((post) => (post.id === held.id ? { ...post, station: held.station } : post)) }
+}
+
+const nearest = ({ posts }: ResolvedLine, station: Metres) =>
+  posts.reduce((best, post) => (Math.abs(post.station - station) < Math.abs(best.station - station) ? post : best))
+
+const shiftedBy = ({ from, to, ...rest }: Dimension, station: Metres): Dimension => ({
+  ...rest,
+  from: [from[0] + station, from[1]],
+  to: [to[0] + station, to[1]],
+})
+
+const dimensionWords = ({ length, words }: Dimension, show: (length: Metres) => string) =>
+  [show(length), words].filter(Boolean).join(' ')

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useJobView } from '~/job/useJobView'
+/** The checks worth making next, with why; each leads to its question. */
+defineProps<{ title: string }>()
+const view = useJobView()
+const checks = computed(() => view.postPlan.value!.diagnosis.nextChecks)
+</script>
+
+<template>
+  <div class="panel-section">
+    <h3>{{ title }}</h3>
+    <ul class="checks">
+      <li v-for="check in checks" :key="check.observation">
+        <button type="button" class="check" @click="view.ask(check.observation)">
+          <strong>{{ check.check }}</strong>
+          <span class="soft">{{ check.why }}</span>
+        </button>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.checks {
+  list-style: none;
+  padding: 0;
+}
+.check {
+  display: grid;
+  gap: 2px;
+  width: 100%;
+  min-height: 48px;
+  padding: 6px 0 6px 14px;
+  font: inherit;
+  color: inherit;
+  text-align: left;
+  background: none;
+  border: 0;
+  border-left: 4px solid var(--string);
+  border-bottom: 1.5px solid var(--rule);
+  margin-bottom: 6px;
+  cursor: pointer;
+}
+</style>

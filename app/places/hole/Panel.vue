@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import GustScale from '~/gust/GustScale.vue'
+import LengthStepper from '~/controls/LengthStepper.vue'
+import type { InputError } from '~~/core/errors'
+import type { Hole } from '~~/core/document/job'
+import { takesFilling } from '~~/core/concrete/bags'
+import { depthReason } from '~~/core/plan/recommend'
+import { litres } from '~~/core/units/quantity'
+import { tables } from '~~/data/tables'
+import { useJobStore } from '~/job/store'
+import { usePreferencesStore } from '~/session/preferences'
+import { depthRow } from '~/gust/gustRows'
+import { orderFigure, waterWords } from '~/job/words'
+
+/** Depth, width, bags and water of the hole of the chosen repair. */
+const store = useJobStore()
+const view = useJobView()
+const preferences = usePreferencesStore()
+
+const method = view.methodInHand
+const hole = computed(() => method.value?.hole)
+const concrete = computed(() => method.value?.concrete)
+const isTaken = computed(() => view.post.value?.repair?.method !== undefined)
+const changed = computed(() => view.post.value?.repair?.hole !== undefined)
+const target = computed(() => view.plan.value!.target)
+const rules = computed(() => view.postPlan.value!.depthRules)
+const rows = computed(() => rules.value.map((rule) => depthRow(rule, preferences.show)))
+const reason = computed(() => hole.value && depthReason(hole.value, rules.value, preferences.units))
+
+/** The first change of a hole takes the method with it. */
+function set(key: keyof Hole, value: number | null): Promise<InputError | undefined> {
+  const first = isTaken.value
+    ? []
+    : [{ name: 'chooseRepair' as const, ...view.address.value, value: method.value!.method }]
+  return store.edit([...first, { name: 'setHole', ...view.address.value, key, value }])
+}
+function setRepair(key: 'mix' | 'filling', value: string): Promise<InputError | undefined> {
+  return store.edit([{ name: 'setRepair', ...view.address.value, key, value }])
+}
+function reset(): Promise<InputError | undefined> {
+  const repair = { ...view.post.value!.repair, hole: undefined }
+  return store.edit([
+    { name: 'setPost', ...view.address.value, key: 'repair', value: JSON.parse(JSON.stringify(repair)) },
+  ])
+}
+
+const mixItems = tables.mixes.map((mix) => ({ value: mix.key, title: mix.name }))
+const mix = computed(() => tables.mixes.find((each) => each.key === concrete.value?.mix))
+const fillingItems = computed(() =>
+  tables.fillings
+    .filter((each) => !mix.value || takesFilling(mix.value, each))
+    .map((each) => ({ value: each.key, title: each.name })),
+)
+const filling = computed(() => tables.fillings.find((each) => each.key === concrete.value?.filling))
+const order = computed(() => orderFigure(mix.value!, concrete.value!.bags, concrete.value!.concrete))
+const water = computed(() => waterWords(mix.value!, filling.value!, concrete.value!.bags, concrete.value!.fill))
+</script>
+
+<template>
+  <section aria-labelledby="hole-title">
+    <h2 id="hole-title" class="visually-hidden">{{ view.post.value?.id }}: the hole</h2>
+    <div v-if="!method || !hole || !concrete" class="panel-section">
+      <p>{{ method ? `${method.name} needs no hole.` : 'No repair that digs is allowed here.' }}</p>
+      <v-btn variant="flat" color="primary" @click="view.goTo('repair')">Choose the repair</v-btn>
+    </div>
+    <template v-else>
+      <p class="soft">{{ method.name }}</p>
+      <div class="figures">
+        <p class="figure">
+          {{ preferences.parts(hole.depth).value }}<small>{{ preferences.parts(hole.depth).unit }} deep</small>
+        </p>
+        <p class="figure">
+          {{ preferences.parts(hole.diameter).value }}<small>{{ preferences.parts(hole.diameter).unit }} wide</small>
+        </p>
+      </div>
+      <p>{{ reason }}</p>
+      <div class="panel-section figures">
+        <p class="figure">
+          {{ order.value }}<small>{{ order.unit }}</small>
+        </p>
+        <p v-if="concrete.bags.water" class="figure">{{ litres(concrete.bags.water) }}<small>L water</small></p>
+      </div>
+      <p>
+        {{ litres(concrete.concrete) }} L of concrete with {{ Math.round(concrete.overdig * 100) }} % over-dig<template
+          v-if="mix?.supply === 'bag'"
+          >, {{ concrete.bags.exactCount.toFixed(1) }} bags</template
+        >. {{ water }}
+      </p>
+      <p class="soft">
+        {{ (concrete.bags.strength / 1e6).toFixed(0) }} MPa at 28 days. {{ litres(concrete.spoil) }} L of loose
+        spoil.<template v-if="concrete.oldConcrete">
+          Old concrete out: {{ Math.round(concrete.oldConcrete.mass) }} kg, {{ concrete.oldConcrete.lifts }}
+          {{ concrete.oldConcrete.lifts === 1 ? 'lift' : 'lifts' }}.</template
+        >
+      </p>
+      <p v-for="caution in concrete.warnings" :key="caution" class="caution">
+        {{ caution }}
+      </p>
+      <div class="panel-section field-grid">
+        <LengthStepper
+          label="Depth"
+          :value="hole.depth"
+          :step="0.05"
+          :smallest="0.2"
+          :save="(value) => set('depth', value)"
+        />
+        <LengthStepper
+          label="Width"
+          :value="hole.diameter"
+          :step="0.025"
+          :smallest="0.1"
+          :save="(value) => set('diameter', value)"
+        />
+        <LengthStepper
+          label="Stone bed"
+          :value="hole.stoneBed"
+          :step="0.025"
+          :smallest="0"
+          :save="(value) => set('stoneBed', value)"
+        />
+        <LengthStepper
+          label="Fill ends below ground"
+          :value="hole.fillTop"
+          :step="0.025"
+          :save="(value) => set('fillTop', value)"
+        />
+        <v-select
+          label="Mix"
+          :items="mixItems"
+          :model-value="concrete.mix"
+          @update:model-value="setRepair('mix', $event)"
+        />
+        <v-select
+          label="Filling"
+          :items="fillingItems"
+          :model-value="concrete.filling"
+          @update:model-value="setRepair('filling', $event)"
+        />
+      </div>
+      <p v-if="filling">{{ filling.how }}</p>
+      <p v-if="filling" class="caution">{{ filling.risk }}</p>
+      <v-btn v-if="changed" class="reset" @click="reset">Back to the recommended hole</v-btn>
+      <div class="panel-section">
+        <h3>Every school of depth, to the foot of the concrete</h3>
+        <GustScale
+          :rows="rows"
+          :target="target.gust"
+          :gust50="target.gust50"
+          label="Every depth rule on the scale of gusts"
+        />
+      </div>
+      <v-btn class="onward" block variant="flat" color="primary" @click="view.goTo('sheet')">To the sheet</v-btn>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 34px;
+  padding-bottom: 8px;
+}
+.reset {
+  margin-top: 12px;
+}
+.onward {
+  margin: 12px 0 20px;
+}
+@media (max-width: 760px) {
+  .figures .figure {
+    font-size: 36px;
+  }
+  .figures .figure small {
+    font-size: 15px;
+    margin-left: 4px;
+  }
+  .figures {
+    gap: 8px 20px;
+  }
+}
+</style>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import { useReadings } from '~/job/useReadings'
+import ChoiceBar from '~/controls/ChoiceBar.vue'
+import LeanByBubble from './LeanByBubble.vue'
+import LeanByLevel from './LeanByLevel.vue'
+import LeanByTape from './LeanByTape.vue'
+import ReadingTrail from './ReadingTrail.vue'
+import { leanOf, ACROSS, ALONG, leanIn, withLean } from '~~/core/setout/lean'
+import type { Instrument, LeanReading } from '~~/core/cause/observations'
+import { usePreferencesStore } from '~/session/preferences'
+
+/** How far the post leans: by level and tape, by the bubble or by a digital level, in one or two directions. */
+const view = useJobView()
+const preferences = usePreferencesStore()
+const { seen, record } = useReadings()
+
+const direction = ref<'along' | 'across'>('along')
+const way = ref<'tape' | 'bubble' | 'digital'>('tape')
+const degrees = computed(() => (direction.value === 'along' ? ALONG : ACROSS))
+const reading = computed(() => leanIn(seen.value.lean, degrees.value))
+
+const DIRECTIONS = [
+  { value: 'along', words: 'along the line' },
+  { value: 'across', words: 'across it' },
+] as const
+const WAYS = [
+  { value: 'tape', words: 'level and tape' },
+  { value: 'bubble', words: 'bubble' },
+  { value: 'digital', words: 'digital level' },
+] as const
+
+const save = (value: LeanReading | null, instrument: Instrument, stepped = false) =>
+  record('lean', withLean(seen.value.lean, degrees.value, value), instrument, stepped)
+
+const found = computed(() => {
+  const along = leanIn(seen.value.lean, ALONG)
+  const across = leanIn(seen.value.lean, ACROSS)
+  const first = along ?? across
+  if (!first) return ''
+  const { angle, topOffset } = leanOf(first, view.line.value!.height, along && across)
+  const both = along && across ? ', both ways together' : ''
+  return `${((angle * 180) / Math.PI).toFixed(1)}° off plumb, ${preferences.show(topOffset)} at the top${both}.`
+})
+</script>
+
+<template>
+  <div class="question" data-question="lean">
+    <h3>How far is it off plumb?</h3>
+    <ChoiceBar v-model="way" label="Read it by" :choices="WAYS" />
+    <ChoiceBar v-model="direction" label="Direction of the lean" :choices="DIRECTIONS" />
+    <LeanByTape v-if="way === 'tape'" :reading="reading" :direction="direction" :save="save" />
+    <LeanByBubble v-else-if="way === 'bubble'" :reading="reading" :direction="direction" :save="save" />
+    <LeanByLevel v-else :direction="direction" :save="save" />
+    <p v-if="found" class="found">{{ found }}</p>
+    <ReadingTrail observation="lean" />
+  </div>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 18px;
+}
+.found {
+  margin-top: 10px;
+  font-weight: 600;
+}
+</style>

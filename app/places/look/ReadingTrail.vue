@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useReadings } from '~/job/useReadings'
+import type { ObservationKey, Reading } from '~~/core/cause/observations'
+import { observationValue } from './readingWords'
+import { usePreferencesStore } from '~/session/preferences'
+
+/** When and by whom an observation was read, and what was read before: nothing is overwritten. */
+const props = defineProps<{ observation: ObservationKey }>()
+const preferences = usePreferencesStore()
+const { trail } = useReadings()
+const readings = computed(() => trail(props.observation))
+
+const clock = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+const when = ({ at, by }: Reading) => [clock.format(new Date(at)), by].filter(Boolean).join(', ')
+const what = ({ observation, value }: Reading) => observationValue(observation, value, preferences.show)
+</script>
+
+<template>
+  <p v-if="readings.length === 1" class="trail soft">Read {{ when(readings[0]!) }}</p>
+  <details v-else-if="readings.length > 1" class="trail soft">
+    <summary>Read {{ when(readings[0]!) }}; {{ readings.length - 1 }} before it</summary>
+    <ul>
+      <li v-for="reading in readings" :key="reading.id">{{ when(reading) }}: {{ what(reading) }}</li>
+    </ul>
+  </details>
+</template>
+
+<style scoped>
+.trail {
+  font-size: 14px;
+  margin-top: 6px;
+}
+summary {
+  min-height: 32px;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import LineStrip from '~/picture/LineStrip.vue'
+import { postState } from '~~/core/document/postState'
+import { topOffset } from '~~/core/setout/lean'
+import { tables } from '~~/data/tables'
+import { lineStrips } from '~/picture/model/lineStrips'
+import { markWords } from '~/picture/model/markModel'
+import { useJobStore } from '~/job/store'
+import { usePreferencesStore } from '~/session/preferences'
+import { DUTY_ITEMS, KIND_ITEMS, STATE_WORDS } from '~/job/words'
+
+/** The whole line on paper: drawn in true scale, then post by post. */
+const store = useJobStore()
+const view = useJobView()
+const preferences = usePreferencesStore()
+
+const line = computed(() => view.line.value!)
+const strips = computed(() => lineStrips(line.value.length))
+const wordOf = (items: readonly { value: string; title: string }[], value: string) =>
+  items.find((each) => each.value === value)?.title ?? value
+const rows = computed(() =>
+  line.value.posts.map((post) => {
+    const off = topOffset(post.observations.lean, line.value.height)
+    return {
+      id: post.id,
+      station: preferences.show(post.station),
+      duty: wordOf(DUTY_ITEMS, post.duty),
+      state: STATE_WORDS[postState(post)],
+      lean: off > 0.004 ? `${preferences.show(off)} at the top` : '',
+      repair: tables.parts.methods.find(({ key }) => key === post.repair?.method)?.name ?? '',
+    }
+  }),
+)
+const print = () => window.print()
+</script>
+
+<template>
+  <article class="line-sheet" aria-labelledby="line-sheet-title">
+    <header class="row spread">
+      <div>
+        <h2 id="line-sheet-title">
+          {{ line.name }}: {{ line.posts.length }} posts, {{ preferences.show(line.length) }}
+        </h2>
+        <p>
+          {{ store.job?.name }}<template v-if="store.job?.site?.name">, {{ store.job.site.name }}</template
+          >. {{ wordOf(KIND_ITEMS, line.kind) }}, {{ preferences.show(line.height) }} high.
+        </p>
+      </div>
+      <v-btn class="no-print" @click="print">Print</v-btn>
+    </header>
+    <LineStrip v-for="strip in strips" :key="strip.from" :line="line" :strip="strip" />
+    <p v-for="mark in line.marks ?? []" :key="mark.id" class="caution">
+      At {{ preferences.show(mark.station) }}: {{ markWords(mark, preferences.show)
+      }}{{ mark.note ? `; ${mark.note}` : '' }}.
+    </p>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Post</th>
+          <th scope="col">Tape</th>
+          <th scope="col">Duty</th>
+          <th scope="col">State</th>
+          <th scope="col">Off plumb</th>
+          <th scope="col">Repair</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.id">
+          <th scope="row">{{ row.id }}</th>
+          <td>{{ row.station }}</td>
+          <td>{{ row.duty }}</td>
+          <td>{{ row.state }}</td>
+          <td>{{ row.lean }}</td>
+          <td>{{ row.repair }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p>Figures are planning estimates; local codes and licensed practice decide.</p>
+  </article>
+</template>
+
+<style scoped>
+.line-sheet {
+  max-width: 1080px;
+  margin: 0 auto;
+  padding: 16px 20px 40px;
+  width: 100%;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin: 14px 0;
+}
+th,
+td {
+  text-align: left;
+  padding: 4px 8px 4px 0;
+  border-bottom: 1px solid var(--rule);
+  font-weight: 500;
+}
+th {
+  font-family: var(--measure);
+  font-weight: 600;
+}
+tr {
+  break-inside: avoid;
+}
+</style>

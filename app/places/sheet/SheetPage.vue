@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import FocusDrawing from '~/picture/FocusDrawing.vue'
+import GustScale from '~/gust/GustScale.vue'
+import SheetVerdicts from './SheetVerdicts.vue'
+import { depthReason } from '~~/core/plan/recommend'
+import { row } from '~~/core/tables/tables'
+import { litres, showGust, showMinutes } from '~~/core/units/quantity'
+import { returnPeriodWords } from '~~/core/wind/returnPeriod'
+import { tables } from '~~/data/tables'
+import { useJobStore } from '~/job/store'
+import { usePreferencesStore } from '~/session/preferences'
+import { methodRow, standingRow } from '~/gust/gustRows'
+import { concreteItems, inHundred, strengthWords } from '~/job/words'
+
+/** The page to print and hand over: what failed, what was chosen and why, what to do. */
+const store = useJobStore()
+const view = useJobView()
+const preferences = usePreferencesStore()
+
+const plan = computed(() => view.postPlan.value!)
+const target = computed(() => view.plan.value!.target)
+const method = computed(() => view.methodInHand.value!)
+const isTaken = computed(() => view.post.value?.repair?.method !== undefined)
+const causes = computed(() =>
+  plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)),
+)
+const rows = computed(() => [
+  standingRow(plan.value),
+  ...(method.value.holdingGust === undefined ? [] : [methodRow(method.value)]),
+])
+const weakest = computed(() => method.value.links.find((link) => link.link === method.value.weakest))
+const nameOf = (rowsOf: readonly { key: string; name: string }[], key?: string) =>
+  rowsOf.find((each) => each.key === key)?.name
+const materials = computed(() => {
+  const { concrete, parts } = method.value
+  return [
+    ...(concrete ? concreteItems(row(tables.mixes, concrete.mix), concrete) : []),
+    concrete && concrete.stone > 0 && `${litres(concrete.stone)} L of stone for the bed`,
+    parts?.spur && `1 × ${nameOf(tables.parts.spurs, parts.spur)}`,
+    parts?.fixing && `2 × ${nameOf(tables.parts.fixings, parts.fixing)}`,
+    parts?.pin && `1 × ${nameOf(tables.parts.pins, parts.pin)}`,
+  ].filter((item): item is string => typeof item === 'string')
+})
+const print = () => window.print()
+</script>
+
+<template>
+  <article class="sheet" aria-labelledby="sheet-title">
+    <div class="row no-print tools">
+      <v-btn variant="flat" color="primary" @click="print">Print this sheet</v-btn>
+      <v-btn :href="`/api/jobs/${store.id}/export`">Save the job as a file</v-btn>
+    </div>
+    <header>
+      <h1 id="sheet-title">Post {{ view.post.value?.id }}: {{ method.name.toLowerCase() }}</h1>
+      <p>
+        {{ store.job?.name }}<template v-if="store.job?.site?.name">, {{ store.job.site.name }}</template>
+      </p>
+      <p v-if="!isTaken" class="string-words">Proposed, not yet chosen.</p>
+    </header>
+    <p v-for="flag in plan.diagnosis.redFlags" :key="flag" class="red-flag">{{ flag }}</p>
+    <p v-if="view.post.value?.judgement?.cleared">In hand: {{ view.post.value.judgement.cleared.note }}</p>
+    <div class="columns">
+      <FocusDrawing still class="picture" />
+      <div>
+        <section>
+          <h2>What failed</h2>
+          <SheetVerdicts />
+          <p v-if="causes.length === 0">Not found yet.</p>
+          <template v-for="cause in causes" :key="cause.cause">
+            <p>
+              <strong>{{ cause.name }}</strong
+              >, {{ inHundred(cause.probability) }}.
+            </p>
+            <ul>
+              <li v-for="reason in cause.evidence.slice(0, 4)" :key="reason.observation">
+                {{ reason.says }}: {{ strengthWords(reason.decibans) }}
+              </li>
+            </ul>
+          </template>
+        </section>
+        <section>
+          <h2>What it will stand</h2>
+          <GustScale
+            v-if="method.holdingGust !== undefined"
+            :rows="rows"
+            :target="target.gust"
+            :gust50="target.gust50"
+            label="Before and after on the scale of gusts"
+          />
+          <p v-if="weakest && method.holdingGust !== undefined">
+            Gives way at {{ showGust(method.holdingGust) }}, {{ returnPeriodWords(weakest.returnYears) }}:
+            {{ weakest.name }} first.
+          </p>
+          <p v-else>It is made safe for today only and holds no wind of its own.</p>
+          <p v-if="method.leavesUnsolved.length">
+            Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.
+          </p>
+        </section>
+      </div>
+    </div>
+    <div class="columns">
+      <section v-if="method.hole">
+        <h2>The hole</h2>
+        <p>
+          {{ preferences.show(method.hole.diameter) }} wide.
+          {{ depthReason(method.hole, plan.depthRules, preferences.units) }}
+        </p>
+        <h2>Bring</h2>
+        <ul>
+          <li v-for="item in materials" :key="item">{{ item }}</li>
+        </ul>
+        <p>About {{ showMinutes(method.minutes) }} of work.</p>
+      </section>
+      <section>
+        <h2>Steps</h2>
+        <ol>
+          <li v-for="step in method.steps" :key="step.key">
+            {{ step.text }} <strong v-if="step.doNotSkip">Do not skip.</strong>
+          </li>
+        </ol>
+      </section>
+    </div>
+    <section class="care">
+      <h2>Take care</h2>
+      <p v-for="caution in method.cautions" :key="caution" class="caution">{{ caution }}</p>
+    </section>
+    <section v-if="view.assumed.value.length" class="soft">
+      <h2>Assumed</h2>
+      <ul class="assumed">
+        <li v-for="each in view.assumed.value" :key="each.key">
+          {{ each.key }}: {{ typeof each.value === 'object' ? '' : each.value }} ({{ each.why }})
+        </li>
+      </ul>
+    </section>
+    <footer>
+      Hills and escarpments are not covered. Figures are planning estimates; local codes and licensed practice decide.
+    </footer>
+  </article>
+</template>
+
+<style scoped>
+.sheet {
+  padding: 16px 20px;
+}
+.sheet > * {
+  max-width: 1100px;
+  margin-left: auto;
+  margin-right: auto;
+}
+.tools {
+  margin-bottom: 14px;
+}
+section {
+  margin: 12px 0;
+}
+.columns {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 24px;
+}
+.picture {
+  height: 420px;
+  border: 1.5px solid var(--ink);
+}
+.care {
+  columns: 2 320px;
+}
+.care h2 {
+  column-span: all;
+}
+.caution {
+  break-inside: avoid;
+  margin-bottom: 6px;
+}
+.assumed {
+  columns: 2 260px;
+  font-size: 14px;
+}
+footer {
+  border-top: 1.8px solid var(--ink);
+  padding: 8px 0 16px;
+  font-weight: 600;
+}
+@media (max-width: 760px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0;
+  }
+  .picture {
+    height: 320px;
+  }
+}
+@media print {
+  .sheet {
+    overflow: visible;
+    padding: 0;
+  }
+  .picture {
+    height: 340px;
+  }
+}
+</style>

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import ChoiceBar from '~/controls/ChoiceBar.vue'
+import WalkAlong from './WalkAlong.vue'
+import WalkExchange from './WalkExchange.vue'
+import WalkLine from './WalkLine.vue'
+import WalkPost from './WalkPost.vue'
+import WalkPosts from './WalkPosts.vue'
+
+/** Building the line: its posts, what they are, the facts of the line and what lies along it. */
+const view = useJobView()
+
+const PARTS = [
+  { value: 'posts', words: 'Tape' },
+  { value: 'post', words: 'Post' },
+  { value: 'line', words: 'Line' },
+  { value: 'along', words: 'Marks' },
+  { value: 'exchange', words: 'Files' },
+] as const
+const part = ref<(typeof PARTS)[number]['value']>('posts')
+const panels = { posts: WalkPosts, post: WalkPost, line: WalkLine, along: WalkAlong, exchange: WalkExchange }
+</script>
+
+<template>
+  <section aria-labelledby="walk-title">
+    <h2 id="walk-title">Walk the line: {{ view.line.value?.name }}, {{ view.line.value?.posts.length }} posts</h2>
+    <ChoiceBar v-model="part" label="Parts of the walk" :choices="PARTS" />
+    <div class="part"><component :is="panels[part]" :key="part" /></div>
+    <v-btn class="onward" block variant="flat" color="primary" @click="view.goTo('look')"
+      >Look at {{ view.post.value?.id }}</v-btn
+    >
+  </section>
+</template>
+
+<style scoped>
+.part {
+  padding-top: 14px;
+}
+.onward {
+  margin: 16px 0 20px;
+}
+</style>

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import AnswerTiles from '~/controls/AnswerTiles.vue'
+import LengthStepper from '~/controls/LengthStepper.vue'
+import QuantityField from '~/controls/QuantityField.vue'
+import SectionFields from './SectionFields.vue'
+import SmallPicture from '~/picture/SmallPicture.vue'
+import type { InputError } from '~~/core/errors'
+import type { Command } from '~~/core/edit/commands'
+import type { Footing, FootingKind } from '~~/core/document/job'
+import { tables } from '~~/data/tables'
+import { smallPicture } from '~/picture/model/smallPictures'
+import { useJobStore } from '~/job/store'
+import { DUTY_ITEMS, FOOTING_ITEMS, MATERIAL_ITEMS } from '~/job/words'
+
+/** What the post is and stands in: facts that every figure rests on. */
+const store = useJobStore()
+const view = useJobView()
+const post = computed(() => view.post.value!)
+
+type PostKey = Extract<Command, { name: 'setPost' }>['key']
+function set(key: PostKey, value: unknown): Promise<InputError | undefined> {
+  return store.edit([{ name: 'setPost', ...view.address.value, key, value }])
+}
+
+const SOILS = tables.soils.map((soil) => ({ value: soil.key, words: soil.name.toLowerCase() }))
+const fieldTest = computed(() => {
+  const soil = tables.soils.find(({ key }) => key === post.value.soil)
+  return soil ? `${soil.name}: ${soil.fieldTest}.` : ''
+})
+const footing = computed<Footing>(() => post.value.footing ?? { kind: 'unknown' })
+const measured = computed(() => footing.value.kind === 'concrete' || footing.value.kind === 'stone')
+function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
+  return set('footing', { ...footing.value, ...change })
+}
+</script>
+
+<template>
+  <div class="panel-section">
+    <h3>The post</h3>
+    <div class="field-grid">
+      <v-select
+        label="Made of"
+        :items="MATERIAL_ITEMS"
+        :model-value="post.material"
+        @update:model-value="set('material', $event)"
+      />
+      <v-select
+        label="Its duty"
+        :items="DUTY_ITEMS"
+        :model-value="post.duty"
+        @update:model-value="set('duty', $event)"
+      />
+      <SectionFields :section="post.section" :save="(section) => set('section', section)" />
+      <QuantityField label="Age, years" :value="post.ageYears" :save="(value) => set('ageYears', value)" />
+      <LengthStepper
+        label="Whole length"
+        :value="post.length"
+        :step="0.1"
+        :smallest="0.3"
+        :save="(value) => set('length', value)"
+      />
+    </div>
+  </div>
+  <div class="panel-section">
+    <AnswerTiles
+      v-slot="{ value }"
+      question="The soil: push a thumb or a bar into the side of the hole"
+      :answers="SOILS"
+      :value="post.soil"
+      @answer="$event && set('soil', $event)"
+    >
+      <SmallPicture :parts="smallPicture('soil', value)!" />
+    </AnswerTiles>
+    <p class="soft">{{ fieldTest }}</p>
+    <div class="field-grid">
+      <v-select
+        label="Footing"
+        :items="FOOTING_ITEMS"
+        :model-value="footing.kind"
+        @update:model-value="setFooting({ kind: $event as FootingKind })"
+      />
+      <v-btn class="wet" :aria-pressed="post.saturated" @click="set('saturated', !post.saturated)">{{
+        post.saturated ? '✓ water stands in the ground' : 'ground is not saturated'
+      }}</v-btn>
+      <template v-if="measured">
+        <LengthStepper
+          label="Footing's width"
+          :value="footing.diameter"
+          :start="0.25"
+          :step="0.05"
+          :smallest="0.05"
+          :save="(value) => setFooting({ diameter: value ?? undefined })"
+        />
+        <LengthStepper
+          label="Footing's bottom below ground"
+          :value="footing.bottom"
+          :start="0.6"
+          :step="0.05"
+          :smallest="0.05"
+          :save="(value) => setFooting({ bottom: value ?? undefined })"
+        />
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.wet {
+  height: 52px;
+}
+</style>

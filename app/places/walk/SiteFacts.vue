@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import LengthStepper from '~/controls/LengthStepper.vue'
+import QuantityField from '~/controls/QuantityField.vue'
+import type { InputError } from '~~/core/errors'
+import type { Site } from '~~/core/document/job'
+import { gust50From, WIND_FIGURES, type WindFigure } from '~~/core/wind/gust50'
+import { useJobStore } from '~/job/store'
+import { usePreferencesStore } from '~/session/preferences'
+import { EXPOSURE_ITEMS, SEASON_ITEMS, SHELTER_ITEMS } from '~/job/words'
+
+/** Wind, frost and local rules of the place, and who is at work. */
+const store = useJobStore()
+const preferences = usePreferencesStore()
+const site = computed(() => store.job!.site ?? {})
+const view = useJobView()
+const assumedOf = (key: keyof Site) =>
+  view.plan.value!.assumed.find((each) => each.key === `site.${key}`)?.value as number | undefined
+
+const set = (key: keyof Site, value: unknown): Promise<InputError | undefined> =>
+  store.edit([{ name: 'setSite', key, value }])
+
+const figure = ref<WindFigure>('gust-50')
+const figureItems = WIND_FIGURES.map(({ key, name }) => ({ value: key, title: name }))
+/** What the map gives, turned into the figure that everything counts from. */
+async function setGust(speed: number | null): Promise<InputError | undefined> {
+  if (speed === null) return set('gust50', null)
+  try {
+    return await set('gust50', Math.round(gust50From(figure.value, speed) * 100) / 100)
+  } catch (error) {
+    return error as InputError
+  }
+}
+</script>
+
+<template>
+  <div class="panel-section">
+    <h3>The place</h3>
+    <div class="field-grid">
+      <v-text-field
+        label="Name of the place"
+        :model-value="site.name ?? ''"
+        @change="set('name', ($event.target as HTMLInputElement).value.trim() || null)"
+      />
+      <v-text-field v-model="preferences.person" label="Your name, on readings" autocomplete="name" />
+      <v-select
+        label="How it lies"
+        :items="EXPOSURE_ITEMS"
+        :model-value="site.exposure ?? 'open'"
+        @update:model-value="set('exposure', $event)"
+      />
+      <v-select
+        label="Shelter upwind"
+        :items="SHELTER_ITEMS"
+        :model-value="site.shelter ?? 1"
+        @update:model-value="set('shelter', $event)"
+      />
+      <v-select v-model="figure" label="The wind map gives" :items="figureItems" />
+      <QuantityField
+        :label="figure === 'gust-50' ? '50-year gust, m/s' : 'Figure of the map, m/s'"
+        :value="figure === 'gust-50' ? site.gust50 : undefined"
+        :assumed="site.gust50 ?? assumedOf('gust50')"
+        :save="setGust"
+      />
+      <QuantityField
+        label="Target: once in, years"
+        :value="site.targetReturnYears"
+        :assumed="assumedOf('targetReturnYears')"
+        :save="(value) => set('targetReturnYears', value)"
+      />
+      <v-select
+        label="Worse season"
+        :items="SEASON_ITEMS"
+        :model-value="site.season ?? 'wet'"
+        @update:model-value="set('season', $event)"
+      />
+      <LengthStepper
+        label="Frost goes down to"
+        :value="site.frostDepth"
+        :assumed="assumedOf('frostDepth')"
+        :step="0.05"
+        :smallest="0"
+        :save="(value) => set('frostDepth', value)"
+      />
+      <LengthStepper
+        label="Least depth by local rules"
+        :value="site.minimumDepth"
+        :assumed="assumedOf('minimumDepth')"
+        :step="0.05"
+        :smallest="0"
+        :save="(value) => set('minimumDepth', value)"
+      />
+    </div>
+    <p class="soft">Hills and escarpments are not covered: the wind there is stronger.</p>
+  </div>
+</template>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import LengthStepper from '~/controls/LengthStepper.vue'
+import PostFacts from './PostFacts.vue'
+import QuantityField from '~/controls/QuantityField.vue'
+import type { InputError } from '~~/core/errors'
+import type { Gate } from '~~/core/document/job'
+import { copyOf, nextPostIds, shareFacts } from '~~/core/document/grow'
+import { groundLevel, rodReading } from '~~/core/setout/levels'
+import { useJobStore } from '~/job/store'
+
+/** One post: where it stands, what it is, what hangs on it. */
+const store = useJobStore()
+const view = useJobView()
+const post = computed(() => view.post.value!)
+const given = computed(() => store.job!.lines.find(({ id }) => id === view.line.value!.id)!)
+const failure = ref('')
+
+const setPost = (key: 'station' | 'groundLevel' | 'gate', value: unknown): Promise<InputError | undefined> =>
+  store.edit([{ name: 'setPost', ...view.address.value, key, value }])
+const setGate = (change: Partial<Gate>) => setPost('gate', { ...post.value.gate, ...change })
+
+async function copy(): Promise<void> {
+  const id = nextPostIds(store.job!, view.line.value!.id)(0)
+  const value = copyOf(given.value, given.value.posts.find((each) => each.id === post.value.id)!, id)
+  const refused = await store.edit([{ name: 'putPost', line: view.line.value!.id, post: id, value }])
+  failure.value = refused?.message ?? ''
+  if (!refused) view.choose(id)
+}
+async function takeOut(): Promise<void> {
+  const { line, post: id } = view.address.value
+  const neighbour = view.posts.value[view.index.value === 0 ? 1 : view.index.value - 1]
+  const refused = await store.edit([{ name: 'putPost', line, post: id, value: null }])
+  failure.value = refused ? 'A line keeps at least one post.' : ''
+  if (!refused && neighbour) view.choose(neighbour.post.id)
+}
+async function shareWithAll(): Promise<void> {
+  const commands = shareFacts(given.value, given.value.posts.find((each) => each.id === post.value.id)!)
+  if (commands.length > 0) failure.value = (await store.edit(commands))?.message ?? ''
+}
+
+/** Ground levels count from a reading at the first post. */
+const reference = computed(() => view.line.value!.levelReference)
+const rod = computed(() =>
+  reference.value === undefined || post.value.groundLevel === undefined
+    ? undefined
+    : rodReading(reference.value, post.value.groundLevel),
+)
+const setRod = (reading: number | null) =>
+  setPost('groundLevel', reading === null ? null : groundLevel(reference.value!, reading))
+</script>
+
+<template>
+  <div>
+    <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
+    <div class="field-grid">
+      <LengthStepper
+        :label="`${post.id} stands at`"
+        :value="post.station"
+        :step="0.01"
+        :smallest="0"
+        :save="(value) => setPost('station', value)"
+      />
+      <LengthStepper
+        v-if="reference !== undefined"
+        label="Rod or level line reads"
+        :value="rod"
+        :step="0.01"
+        :start="reference"
+        clearable
+        :save="setRod"
+      />
+      <LengthStepper
+        v-else
+        label="Ground above the first post's"
+        :value="post.groundLevel"
+        :step="0.01"
+        :start="0"
+        clearable
+        :save="(value) => setPost('groundLevel', value)"
+      />
+    </div>
+    <div class="row actions">
+      <v-btn @click="copy">Copy this post</v-btn>
+      <v-btn @click="shareWithAll">Make all posts like it</v-btn>
+      <v-btn variant="text" @click="takeOut">Take it out</v-btn>
+    </div>
+    <div v-if="post.duty === 'gate-hinge' || post.gate" class="panel-section">
+      <h3>The leaf that hangs on it</h3>
+      <div class="field-grid">
+        <LengthStepper
+          label="Width of the leaf"
+          :value="post.gate?.leafWidth"
+          :step="0.05"
+          :start="1.1"
+          :save="(value) => setGate({ leafWidth: value ?? undefined })"
+        />
+        <LengthStepper
+          label="Between its hinges"
+          :value="post.gate?.hingeSpacing"
+          :step="0.05"
+          :start="0.9"
+          :save="(value) => setGate({ hingeSpacing: value ?? undefined })"
+        />
+        <QuantityField
+          label="Mass of the leaf, kg"
+          :value="post.gate?.leafMass"
+          :save="(value) => setGate({ leafMass: value ?? undefined })"
+        />
+      </div>
+    </div>
+    <PostFacts :key="post.id" />
+  </div>
+</template>
+
+<style scoped>
+.actions {
+  margin-top: 12px;
+}
+</style>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useJobView } from '~/job/useJobView'
+import LengthStepper from '~/controls/LengthStepper.vue'
+import { InputError } from '~~/core/errors'
+import type { Command } from '~~/core/edit/commands'
+import { nextLineId, nextPostIds, sharedFacts } from '~~/core/document/grow'
+import type { Line } from '~~/core/document/job'
+import { spacing } from '~~/core/setout/spacing'
+import { parseTape, postsFromTape } from '~~/core/setout/tape'
+import { useJobStore } from '~/job/store'
+import { usePreferencesStore } from '~/session/preferences'
+
+/** Posts by running tape readings, typed or pasted, or by equal bays. */
+const store = useJobStore()
+const view = useJobView()
+const preferences = usePreferencesStore()
+
+const text = ref('')
+const said = ref('')
+const failure = ref('')
+const length = ref<number>()
+const bay = ref(2.4)
+
+const read = computed(() => {
+  if (text.value.trim() === '') return undefined
+  try {
+    return { readings: parseTape(text.value, preferences.units), wrong: '' }
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error
+    return { readings: [], wrong: error.message }
+  }
+})
+const preview = computed(() => {
+  const readings = read.value?.readings ?? []
+  const last = readings.at(-1)
+  if (!last) return ''
+  const gates = readings.filter(({ leaf }) => leaf !== undefined).length
+  return `${readings.length} posts, ${preferences.show(last.station)}${gates ? `, ${gates} ${gates === 1 ? 'gate' : 'gates'}` : ''}.`
+})
+
+/** Stations that have a post already stay as they are. */
+async function addToLine(): Promise<void> {
+  const line = store.job!.lines.find(({ id }) => id === view.line.value!.id)!
+  const stations = new Set(line.posts.map(({ station }) => station))
+  const fresh = read.value!.readings.filter(({ station }) => !stations.has(station))
+  if (fresh.length === 0) return void (failure.value = 'Every reading has its post already.')
+  const posts = postsFromTape(fresh, sharedFacts(line.posts.at(-1)!), nextPostIds(store.job!, line.id))
+  const end = Math.max(...posts.map(({ station }) => station))
+  await make(
+    [
+      ...posts.map((post): Command => ({ name: 'putPost', line: line.id, post: post.id, value: post })),
+      ...(end > view.line.value!.length
+        ? [{ name: 'setLine' as const, line: line.id, key: 'length' as const, value: end }]
+        : []),
+    ],
+    posts[0]!.id,
+    `${posts.length} posts added.`,
+  )
+}
+async function makeLine(): Promise<void> {
+  const id = nextLineId(store.job!)
+  const posts = postsFromTape(read.value!.readings, sharedFacts(view.post.value!), nextPostIds(store.job!, id))
+  const { kind, height, gap } = view.line.value!
+  const value: Line = { id, kind, height, gap, length: posts.at(-1)!.station, posts }
+  await make([{ name: 'putLine', line: id, value }], posts[0]!.id, `Line ${id} with ${posts.length} posts.`)
+}
+async function make(commands: Command[], post: string, words: string): Promise<void> {
+  const refused = await store.edit(commands)
+  failure.value = refused?.message ?? ''
+  said.value = refused ? '' : words
+  if (refused) return
+  text.value = ''
+  view.choose(post)
+}
+
+/** Clear of everything marked along the line, by a hole's reach. */
+const CLEAR = 0.5
+function equalBays(): void {
+  const marks = (view.line.value!.marks ?? []).filter(({ offset = 0 }) => Math.abs(offset) < CLEAR)
+  try {
+    const stations = spacing(
+      length.value ?? view.line.value!.length,
+      bay.value,
+      marks.map(({ station }) => ({ at: station, clear: CLEAR })),
+    )
+    text.value = stations.map((station) => `${Math.round(station * 1e3) / 1e3} m`).join('\n')
+  } catch (error) {
+    failure.value = (error as InputError).message
+  }
+}
+async function setLength(value: number | null): Promise<undefined> {
+  length.value = value ?? undefined
+}
+async function setBay(value: number | null): Promise<undefined> {
+  bay.value = value ?? bay.value
+}
+</script>
+
+<template>
+  <div>
+    <label for="tape">Running tape readings, one after the other</label>
+    <textarea
+      id="tape"
+      v-model="text"
+      rows="5"
+      autocomplete="off"
+      spellcheck="false"
+      placeholder="0, 2.4, 4.83, 7.2 gate 1.1, 8.45 corner
+or 6 x 2.4"
+      :aria-invalid="!!read?.wrong"
+      aria-describedby="tape-says"
+    />
+    <p id="tape-says" role="status" :class="read?.wrong ? 'error-text' : 'soft'">
+      {{ read?.wrong || preview || 'After a reading may stand gate 1.1, double gate 1.5, corner or end.' }}
+    </p>
+    <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
+    <p v-if="said" role="status">{{ said }}</p>
+    <div class="row">
+      <v-btn variant="flat" color="primary" :disabled="!preview" @click="addToLine"
+        >Add to {{ view.line.value?.name }}</v-btn
+      >
+      <v-btn :disabled="!preview" @click="makeLine">Make a new line</v-btn>
+    </div>
+    <div class="panel-section">
+      <h3>Equal bays</h3>
+      <div class="field-grid">
+        <LengthStepper
+          label="Along a length of"
+          :value="length"
+          :assumed="view.line.value?.length"
+          :step="0.1"
+          :smallest="0.3"
+          :save="setLength"
+        />
+        <LengthStepper label="Bays of at most" :value="bay" :step="0.05" :smallest="0.3" :save="setBay" />
+      </div>
+      <v-btn class="write" @click="equalBays">Write the readings</v-btn>
+      <p class="soft">Posts keep clear of what is marked along the line. On the drawing a post can be pulled along.</p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+label {
+  display: block;
+  font-family: var(--measure);
+  font-weight: 600;
+  font-size: 18px;
+  margin-bottom: 6px;
+}
+textarea {
+  width: 100%;
+  border: 1.5px solid var(--ink);
+  background: var(--paper);
+  color: var(--ink);
+  font-family: var(--measure);
+  font-size: 20px;
+  padding: 8px 12px;
+}
+textarea::placeholder {
+  color: var(--soft-ink);
+  opacity: 1;
+}
+textarea[aria-invalid='true'] {
+  border: 2.5px solid var(--error);
+}
+.row {
+  margin-top: 10px;
+}
+.write {
+  margin: 10px 0;
+}
+</style>

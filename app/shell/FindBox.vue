@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from '#imports'
+import { useJobView } from '~/job/useJobView'
+import { useFinder } from './useFinder'
+import { PLACES } from '~/places'
+import { useJobStore } from '~/job/store'
+import { usePreferencesStore } from '~/session/preferences'
+import { THEME_NAMES, type ThemeName } from '~/theme'
+
+/** Find a post or do anything by its name. */
+const finder = useFinder()
+const store = useJobStore()
+const view = useJobView()
+const preferences = usePreferencesStore()
+const router = useRouter()
+
+interface Action {
+  name: string
+  run: () => unknown
+}
+
+const LIGHTS: Record<ThemeName, string> = { paper: 'Light: paper', dusk: 'Light: dusk', glare: 'Light: glare' }
+const wanted = ref('')
+const marked = ref(0)
+const inJob = computed(() => router.currentRoute.value.path.startsWith('/jobs/') && !!store.job)
+
+const actions = computed<Action[]>(() => [
+  ...(inJob.value ? jobActions() : []),
+  { name: 'All jobs', run: () => router.push('/') },
+  { name: 'Units: metres or feet and inches', run: preferences.switchUnits },
+  ...THEME_NAMES.map((theme) => ({ name: LIGHTS[theme], run: () => (preferences.theme = theme) })),
+  { name: 'List of keys', run: () => finder.show('keys') },
+])
+function jobActions(): Action[] {
+  return [
+    ...PLACES.map(({ place, name, says }) => ({ name: `${name}: ${says}`, run: () => view.goTo(place) })),
+    { name: 'Undo', run: store.undo },
+    { name: 'Redo', run: store.redo },
+    { name: 'Save the job as a file', run: () => window.location.assign(`/api/jobs/${store.id}/export`) },
+    ...view.posts.value.map(({ post, line }) => ({
+      name: `Post ${post.id}, ${line.name}`,
+      run: () => view.choose(post.id),
+    })),
+  ]
+}
+const found = computed(() => {
+  const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return actions.value.filter(({ name }) => words.every((word) => name.toLowerCase().includes(word))).slice(0, 8)
+})
+watch(wanted, () => (marked.value = 0))
+watch(
+  () => finder.open.value,
+  () => (wanted.value = ''),
+)
+
+function run(action: Action | undefined): void {
+  if (!action) return
+  finder.hide()
+  void action.run()
+}
+function move(by: number): void {
+  marked.value = Math.min(found.value.length - 1, Math.max(0, marked.value + by))
+}
+</script>
+
+<template>
+  <v-dialog
+    :model-value="finder.open.value === 'find'"
+    width="520"
+    location="top"
+    aria-label="Find or do anything"
+    @update:model-value="finder.hide()"
+  >
+    <v-card class="find">
+      <label for="find-input" class="measure">Find a post, or do anything</label>
+      <input
+        id="find-input"
+        v-model="wanted"
+        autofocus
+        autocomplete="off"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="found"
+        :aria-activedescendant="found.length ? `found-${marked}` : undefined"
+        @keydown.down.prevent="move(1)"
+        @keydown.up.prevent="move(-1)"
+        @keydown.enter.prevent="run(found[marked])"
+        @keydown.esc="finder.hide()"
+      />
+      <ul id="found" role="listbox" aria-label="Found">
+        <li
+          v-for="(action, i) in found"
+          :id="`found-${i}`"
+          :key="action.name"
+          role="option"
+          :aria-selected="i === marked"
+          @click="run(action)"
+        >
+          {{ action.name }}
+        </li>
+      </ul>
+      <p v-if="found.length === 0" class="soft">Nothing of that name. Try a post, a place or “undo”.</p>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.find {
+  padding: 16px;
+}
+label {
+  font-size: 18px;
+}
+input {
+  width: 100%;
+  border: 2px solid var(--ink);
+  min-height: 52px;
+  font-size: 20px;
+  padding: 0 12px;
+  margin: 8px 0;
+  color: var(--ink);
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  min-height: 48px;
+  display: flex;
+  align-items: center;
+  padding: 0 12px;
+  cursor: pointer;
+  border-left: 5px solid transparent;
+}
+li[aria-selected='true'] {
+  border-left-color: var(--string);
+  background: var(--faint);
+}
+</style>

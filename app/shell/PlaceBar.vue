@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { useRoute } from '#imports'
+import { useJobView } from '~/job/useJobView'
+import { PLACES, type Place } from '~/places'
+
+/** The places of the work in working order, pegged along the ground line. */
+defineProps<{ place: Place }>()
+const view = useJobView()
+const route = useRoute()
+</script>
+
+<template>
+  <nav class="place-bar no-print" aria-label="Places of the work">
+    <NuxtLink
+      v-for="each in PLACES"
+      :key="each.place"
+      :to="{ path: `/jobs/${route.params.id}/${each.place}`, query: route.query }"
+      :aria-current="each.place === place ? 'page' : undefined"
+      :title="`${each.name}: ${each.says} (${each.digit})`"
+      class="place"
+      >{{ each.name }}<sup aria-hidden="true">{{ each.digit }}</sup></NuxtLink
+    >
+    <span class="grow" />
+    <div class="walk">
+      <v-btn
+        variant="text"
+        aria-label="Post before"
+        title="Post before (←)"
+        :disabled="view.index.value === 0"
+        @click="view.walk(-1)"
+        >‹</v-btn
+      >
+      <span class="measure" aria-live="polite">{{ view.post.value?.id }}</span>
+      <v-btn
+        variant="text"
+        aria-label="Next post"
+        title="Next post (→)"
+        :disabled="view.index.value === view.posts.value.length - 1"
+        @click="view.walk(1)"
+        >›</v-btn
+      >
+    </div>
+  </nav>
+</template>
+
+<style scoped>
+.place-bar {
+  display: flex;
+  align-items: stretch;
+  height: 48px;
+  border-bottom: 1.8px solid var(--rule);
+  padding-left: 12px;
+  flex: none;
+}
+.place {
+  position: relative;
+  display: flex;
+  align-items: center;
+  padding: 0 20px 0 12px;
+  min-width: 72px;
+  color: var(--ink);
+  text-decoration: none;
+  font-size: 17px;
+}
+.place::before {
+  content: '';
+  position: absolute;
+  left: 0;
+  top: 0;
+  width: 2px;
+  height: 10px;
+  background: var(--ink);
+}
+.place[aria-current] {
+  color: var(--string-ink);
+  font-weight: 600;
+}
+.place[aria-current]::before {
+  width: 5px;
+  height: 14px;
+  background: var(--string);
+}
+sup {
+  font-size: 14px;
+  margin-left: 4px;
+  color: var(--soft-ink);
+}
+.walk {
+  display: flex;
+  align-items: center;
+  font-size: 20px;
+}
+.walk .v-btn {
+  font-size: 26px;
+  padding: 0;
+}
+@media (max-width: 760px) {
+  .place-bar {
+    padding-left: 4px;
+  }
+  .place {
+    padding: 0 6px;
+    min-width: 48px;
+    font-size: 16px;
+  }
+  sup {
+    display: none;
+  }
+  .walk {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { useJobView } from '~/job/useJobView'
+import SaveSign from './SaveSign.vue'
+import { useJobStore } from '~/job/store'
+import { useFinder } from './useFinder'
+
+const store = useJobStore()
+const view = useJobView()
+const finder = useFinder()
+const placeName = defineProps<{ place: string }>()
+</script>
+
+<template>
+  <header class="top-bar no-print">
+    <NuxtLink to="/" class="brand measure" aria-label="Vindex: all jobs" title="All jobs">VINDEX</NuxtLink>
+    <strong class="on-phone measure">{{ view.post.value?.id }}</strong>
+    <span class="on-phone">{{ placeName.place }}</span>
+    <h1 class="job-name">{{ store.job?.name }}</h1>
+    <span class="soft site">{{ store.job?.site?.name }}</span>
+    <span class="grow" />
+    <v-btn variant="text" title="Find or do anything (/)" @click="finder.show('find')">find /</v-btn>
+    <SaveSign />
+  </header>
+</template>
+
+<style scoped>
+.top-bar {
+  display: flex;
+  align-items: center;
+  gap: 20px;
+  padding: 0 8px 0 20px;
+  height: 52px;
+  border-bottom: 1.8px solid var(--ink);
+  flex: none;
+}
+.brand {
+  letter-spacing: 0.18em;
+  font-size: 22px;
+  color: var(--ink);
+  text-decoration: none;
+  padding: 8px 0;
+}
+.job-name {
+  margin: 0;
+  font-family: var(--words);
+  font-size: 17px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.site {
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.on-phone {
+  display: none;
+}
+@media (max-width: 760px) {
+  .top-bar {
+    gap: 10px;
+    padding: 0 4px 0 14px;
+    height: 48px;
+  }
+  .on-phone {
+    display: inline;
+    font-size: 18px;
+  }
+  .job-name {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    clip-path: inset(50%);
+  }
+  .site {
+    display: none;
+  }
+  .brand {
+    letter-spacing: 0.04em;
+    font-size: 0;
+  }
+  .brand::before {
+    content: '‹ jobs';
+    font-size: 16px;
+  }
+}
+</style>

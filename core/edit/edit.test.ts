@@ -1,0 +1,154 @@
+import { describe, expect, it } from 'vitest'
+import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
+import { readBatch } from './batch'
+import { applyCommand, applyCommands, inverseOfAll, type Command } from './commands'
+import { knownKeys } from '../document/knownKeys'
+import { rebase } from './rebase'
+import { plan } from '../plan/plan'
+import { checkJob } from '../document/schema'
+
+/* Commands that build a line and keep the record. */
+
+const known = knownKeys(tables)
+const job = jobOf(runOfPosts(3))
+const at = { line: 'A', post: 'A2' }
+const note = (id: string, hour: number) => ({ id, at: `2026-03-14T0${hour}:30:00Z`, by: 'I. Aalder' })
+const seen = (value: unknown, id: string, hour: number): Command => ({
+  name: 'setReading',
+  ...at,
+  key: 'probeAtGround',
+  value,
+  reading: note(id, hour),
+})
+const wayBack = (commands: Command[]) => applyCommands(applyCommands(job, commands), inverseOfAll(job, commands))
+
+describe('readings', () => {
+  const both = [seen(0.02, 'first', 8), seen(0.03, 'second', 9)]
+
+  it('a second one stands, and the first is kept with its time and person', () => {
+    const post = applyCommands(job, both).lines[0]!.posts[1]!
+    expect(post.observations).toEqual({ probeAtGround: 0.03 })
+    expect(post.readings).toEqual([
+      { ...note('first', 8), observation: 'probeAtGround', value: 0.02 },
+      { ...note('second', 9), observation: 'probeAtGround', value: 0.03 },
+    ])
+  })
+
+  it('one taken back is an entry too; undone, it was never made', () => {
+    const taken = applyCommands(job, [...both, seen(null, 'third', 9)]).lines[0]!.posts[1]!
+    expect(taken.observations).toBeUndefined()
+    expect(taken.readings).toHaveLength(3)
+    expect(taken.readings![2]!.value).toBeNull()
+    expect(wayBack(both).lines[0]!.posts[1]!.readings).toBeUndefined()
+  })
+
+  it('undone and done again, it is the same reading', () => {
+    const there = applyCommands(job, both)
+    const back = inverseOfAll(job, both)
+    const undone = applyCommands(there, back)
+    expect(applyCommands(undone, inverseOfAll(there, back))).toEqual(there)
+  })
+
+  it('one that goes on changing under its own name is one reading, put back as it was', () => {
+    const steps = [seen(0.005, 'same', 8), seen(0.01, 'same', 8), seen(0.015, 'same', 9)]
+    const post = applyCommands(job, steps).lines[0]!.posts[1]!
+    expect(post.readings).toEqual([{ ...note('same', 9), observation: 'probeAtGround', value: 0.015 }])
+    const [last, ...rest] = inverseOfAll(job, steps)
+    const once = applyCommand(applyCommands(job, steps), last!)
+    expect(once.lines[0]!.posts[1]).toMatchObject({
+      observations: { probeAtGround: 0.01 },
+      readings: [{ ...note('same', 8), value: 0.01 }],
+    })
+    expect(applyCommands(once, rest)).toEqual(job)
+  })
+
+  it('change no figure by being kept', () => {
+    const bare = applyCommand(job, { name: 'setReading', ...at, key: 'probeAtGround', value: 0.03 })
+    expect(plan(applyCommands(job, both), tables).posts).toEqual(plan(bare, tables).posts)
+  })
+})
+
+describe('posts, lines, marks and photographs', () => {
+  const post = { id: 'A9', station: 3.6, duty: 'line' as const }
+  const mark = { id: 'm1', kind: 'service' as const, station: 2.6, offset: 0.3, service: 'gas' as const }
+  const photograph = { id: 'p1', pixelWidth: 1600, pixelHeight: 1200, height: 0.4 }
+
+  it('a post goes in where its station says, and moves in order', () => {
+    const inside = applyCommand(job, { name: 'putPost', line: 'A', post: 'A9', value: post })
+    expect(inside.lines[0]!.posts.map(({ id }) => id)).toEqual(['A1', 'A2', 'A9', 'A3'])
+    const moved = applyCommand(inside, { name: 'setPost', line: 'A', post: 'A9', key: 'station', value: 1 })
+    expect(moved.lines[0]!.posts.map(({ id }) => id)).toEqual(['A1', 'A9', 'A2', 'A3'])
+    expect(checkJob(moved, known)).toEqual([])
+    expect(applyCommand(inside, { name: 'putPost', line: 'A', post: 'A9', value: null })).toEqual(job)
+  })
+
+  it.each<[string, Command]>([
+    ['a new post', { name: 'putPost', line: 'A', post: 'A9', value: post }],
+    ['a post taken out', { name: 'putPost', line: 'A', post: 'A2', value: null }],
+    ['a moved post', { name: 'setPost', line: 'A', post: 'A1', key: 'station', value: 4 }],
+    ['a mark', { name: 'putMark', line: 'A', mark: 'm1', value: mark }],
+    ['a photograph', { name: 'putPhotograph', line: 'A', post: 'A2', photograph: 'p1', value: photograph }],
+    ['a new line', { name: 'putLine', line: 'B', value: { id: 'B', posts: [{ id: 'B1', station: 0 }] } }],
+    ['a line before', { name: 'putLine', line: 'B', value: { id: 'B', posts: [{ id: 'B1', station: 0 }] }, at: 0 }],
+    ['a line taken out', { name: 'putLine', line: 'A', value: null }],
+  ])('%s can be undone', (_name, command) => {
+    expect(applyCommand(job, command)).not.toEqual(job)
+    expect(wayBack([command])).toEqual(job)
+  })
+
+  it('a service near a post stops the ordinary flow there, and only there', () => {
+    const marked = plan(applyCommand(job, { name: 'putMark', line: 'A', mark: 'm1', value: mark }), tables)
+    const flags = marked.posts.map((each) => each.diagnosis.redFlags)
+    expect(flags[1]).toEqual([
+      'A buried gas line lies 0.4 m from this post: have it marked, dig by hand, keep clear of it.',
+    ])
+    expect([flags[0], flags[2]]).toEqual([[], []])
+  })
+
+  it('a tree counts by its trunk', () => {
+    const tree = (size: number) => ({ id: 't', kind: 'tree' as const, station: 2.4, offset: 0.5, size })
+    const flagsOf = (size: number) =>
+      plan(applyCommand(job, { name: 'putMark', line: 'A', mark: 't', value: tree(size) }), tables).posts[1]!.diagnosis
+        .redFlags
+    expect(flagsOf(0.12)).toEqual([])
+    expect(flagsOf(0.3)[0]).toContain('300 mm')
+  })
+
+  it.each<[string, object, string]>([
+    [
+      'a post of another name',
+      { name: 'putPost', line: 'A', post: 'A9', value: { ...post, id: 'A8' } },
+      'commands[0].value',
+    ],
+    [
+      'a post without a station',
+      { name: 'putPost', line: 'A', post: 'A9', value: { id: 'A9' } },
+      'commands[0].value.station',
+    ],
+    ['a line without posts', { name: 'putLine', line: 'B', value: { id: 'B' } }, 'commands[0].value.posts'],
+    [
+      'a mark of no kind',
+      { name: 'putMark', line: 'A', mark: 'm1', value: { id: 'm1', station: 1 } },
+      'commands[0].value.kind',
+    ],
+    ['no mark at all', { name: 'putMark', line: 'A', mark: 'm1' }, 'commands[0].value.value'],
+    [
+      'a reading without a time',
+      { name: 'setReading', ...at, key: 'tap', value: 'dull', reading: { id: 'r' } },
+      'commands[0].reading.at',
+    ],
+  ])('%s is refused', (_name, command, key) => {
+    expect(() => readBatch({ id: '12345678', version: 1, commands: [command] })).toThrow(
+      expect.objectContaining({ key }),
+    )
+  })
+
+  it('an edit of a post that somebody else took out is shown, not lost', () => {
+    const theirs: Command[] = [{ name: 'putPost', line: 'A', post: 'A2', value: null }]
+    const mine: Command = { name: 'setReading', ...at, key: 'tap', value: 'dull' }
+    expect(rebase([{ id: '1', commands: [mine] }], theirs)).toEqual({
+      clean: [],
+      conflicts: [{ mine, theirs: theirs[0] }],
+    })
+  })
+})

@@ -1,0 +1,28 @@
+import { depthRules } from '../ground/depthRules'
+import { DEPTH_RANGE } from '../ground/profile'
+import { depthQuestion, type PostContext } from '../repair/context'
+import { designHole, holeSegments } from '../repair/hole'
+import { linkOnGustScale } from '../repair/links'
+import type { DepthRulePlan } from './types'
+
+/** Every school of depth on the scale of gusts, for the hole of a new post. */
+export function planDepthRules(context: PostContext): DepthRulePlan[] {
+  const { soil, along, forceAtUnitGust, site } = context
+  const hole = designHole(context)
+  return depthRules.map(({ rule, name, assumes, depth }): DepthRulePlan => {
+    if (!soil) return { rule, name, assumes: context.noFigure!.advice, depth: null }
+    const bottom = depth(depthQuestion(context, soil, hole.diameter))
+    if (bottom === null) {
+      const why =
+        soil.lateral === null && rule === 'code-formula'
+          ? 'the code gives no pressure for this soil'
+          : 'no hole that can be dug would do'
+      return { rule, name, assumes: why, depth: null }
+    }
+    const least = Math.max(0, hole.fillTop) + DEPTH_RANGE.minimum
+    if (bottom < least || bottom > DEPTH_RANGE.maximum) return { rule, name, assumes, depth: bottom }
+    const link = context.ground('footing', name, holeSegments({ ...hole, footingBottom: bottom }, along))
+    const { lean, over, code, returnYears } = linkOnGustScale(link, forceAtUnitGust, site.gust50)
+    return { rule, name, assumes, depth: bottom, lean, over, ...(code === undefined ? {} : { code }), returnYears }
+  })
+}

@@ -1,0 +1,72 @@
+import { conditionsOf } from '../cause/conditions'
+import { diagnose, type Diagnosis } from '../cause/diagnose'
+import type { Cause } from '../cause/tables'
+import type { PostContext } from '../repair/context'
+import type { ResolvedLine } from '../resolve/resolve'
+import { markFlags } from '../document/marks'
+import type { PostPlan } from './types'
+
+/** A cause this likely must be answered, or the method says that it is not. */
+const MUST_ANSWER = 0.25
+/** Sheltered no more than this, a line stands in the wind. */
+const SHELTERED = 0.7
+
+/** What failed and what made it fail; what stops the work; what helped the failure along. */
+export function planDiagnosis(context: PostContext): PostPlan['diagnosis'] {
+  const { post, line, site, tables } = context
+  const facts = { material: post.material, duty: post.duty, ageYears: post.ageYears }
+  const judged = diagnose(facts, post.observations, tables.causes)
+  const { observations, saturated } = post
+  const conditionFacts = {
+    observations,
+    saturated,
+    bay: post.to - post.from,
+    gap: line.gap,
+    solidity: line.solidity,
+    exposed: site.exposure !== 'sheltered' && site.shelter > SHELTERED,
+    near: post.nearMarks.map(({ kind }) => kind),
+    repairKinds: repairKinds(line),
+  }
+  return {
+    ...judged,
+    redFlags: redFlags(context),
+    cleared: post.judgement?.cleared !== undefined,
+    conditions: conditionsOf(tables.conditions, conditionFacts, post.conditions),
+    ...decided(judged, context),
+  }
+}
+
+/** How many kinds of repair are chosen along a line. */
+export const repairKinds = ({ posts }: ResolvedLine): number =>
+  new Set(posts.flatMap(({ repair }) => (repair?.method ? [repair.method] : []))).size
+
+/** What was found on digging stands before what a person said, and that before what the readings say. */
+function decided(judged: Diagnosis, { post }: PostContext): Pick<PostPlan['diagnosis'], 'inForce' | 'decidedBy'> {
+  const { found, overruled } = post.judgement ?? {}
+  if (found) return { inForce: [found.cause as Cause], decidedBy: 'digging' }
+  if (overruled) return { inForce: [overruled.cause as Cause], decidedBy: 'technician' }
+  const likely = judged.causes.filter(({ probability }) => probability >= MUST_ANSWER).map(({ cause }) => cause)
+  return { inForce: judged.leading.length > 0 ? likely : [], decidedBy: 'readings' }
+}
+
+/** What stops the ordinary flow, and whom to call. */
+function redFlags({ post, noFigure }: PostContext): string[] {
+  const flags: string[] = []
+  const { pushPivot, lean, leanPattern } = post.observations
+  const moves = (pushPivot !== undefined && pushPivot !== 'nothing-moves') || lean !== undefined
+  if (post.duty === 'load-bearing') {
+    flags.push(
+      moves
+        ? 'A load-bearing post moves: keep people off and from under it, prop it, call a licensed builder or engineer.'
+        : 'This post carries a load: a licensed builder or engineer decides on any repair.',
+    )
+  }
+  if (noFigure) flags.push(noFigure.advice)
+  flags.push(...markFlags(post.nearMarks, post.station))
+  const leansTogether = leanPattern === 'neighbours-too' || leanPattern === 'whole-line-one-way'
+  if (leansTogether && post.nearMarks.some(({ kind }) => kind === 'wall'))
+    flags.push(
+      'A wall stands here and the posts lean together: look whether it leans too, keep clear, call an engineer.',
+    )
+  return flags
+}

@@ -1,0 +1,159 @@
+import { CAUSES } from '../cause/tables'
+import { OBSERVATION_KEYS } from '../cause/observations'
+import { PLAN_FORMAT, PLAN_VERSION } from './types'
+
+type JsonSchema = Record<string, unknown>
+
+/* JSON Schema of the plan document. JSON has no infinity: a gust or a period without end is null there. */
+
+const number = (description: string): JsonSchema => ({ type: 'number', description })
+const endless = (description: string): JsonSchema => ({ type: ['number', 'null'], description })
+const text = { type: 'string' }
+const flag = { type: 'boolean' }
+const listOf = (items: JsonSchema): JsonSchema => ({ type: 'array', items })
+const texts = listOf(text)
+const cause = { enum: [...CAUSES] }
+
+/** Keys that end in `?` may be missing. */
+function object(properties: Record<string, JsonSchema>): JsonSchema {
+  const entries = Object.entries(properties).map(([key, schema]) => [key.replace(/\?$/, ''), schema] as const)
+  return {
+    type: 'object',
+    properties: Object.fromEntries(entries),
+    required: Object.keys(properties).filter((key) => !key.endsWith('?')),
+  }
+}
+
+const link = object({
+  link: text,
+  name: text,
+  'lean?': endless('m/s'),
+  'code?': endless('m/s'),
+  'over?': endless('m/s'),
+  returnYears: endless('years'),
+  'because?': text,
+})
+
+const evidence = object({
+  observation: { enum: [...new Set([...OBSERVATION_KEYS, 'material', 'duty', 'ageYears'])] },
+  decibans: number('10 log10 of odds'),
+  says: text,
+})
+
+const diagnosis = object({
+  causes: listOf(
+    object({
+      cause,
+      name: text,
+      probability: { type: 'number', minimum: 0, maximum: 1 },
+      decibans: endless('odds; null where it cannot be'),
+      start: endless('odds by commonness alone'),
+      evidence: listOf(evidence),
+      'impossible?': text,
+    }),
+  ),
+  settled: flag,
+  leading: listOf(cause),
+  redFlags: texts,
+  cleared: flag,
+  inForce: listOf(cause),
+  decidedBy: { enum: ['readings', 'technician', 'digging'] },
+  conditions: listOf(object({ condition: text, name: text, advice: text, from: { enum: ['readings', 'person'] } })),
+  nextChecks: listOf(
+    object({
+      observation: { enum: [...OBSERVATION_KEYS] },
+      check: text,
+      minutes: number('min'),
+      saves: number('visits'),
+      gain: number('visits per minute'),
+      separates: listOf(cause),
+      why: text,
+    }),
+  ),
+})
+
+const hole = object({
+  shape: { const: 'round' },
+  diameter: number('m'),
+  depth: number('m'),
+  stoneBed: number('m'),
+  fillTop: number('m'),
+  footingBottom: number('m'),
+  rule: text,
+})
+
+const concrete = object({
+  hole: number('m³ dug'),
+  concrete: number('m³'),
+  stone: number('m³'),
+  spoil: number('m³ loose'),
+  mix: text,
+  filling: text,
+  overdig: number('share'),
+  bags: object({
+    count: { type: 'integer' },
+    exactCount: number('bags'),
+    water: number('m³'),
+    ruleWater: number('m³'),
+    strength: number('Pa'),
+    'batch?': { type: 'object' },
+  }),
+  fill: { type: 'object' },
+  cover: number('m'),
+  warnings: texts,
+  'oldConcrete?': object({ volume: number('m³'), mass: number('kg'), lifts: { type: 'integer' } }),
+})
+
+const method = object({
+  method: text,
+  name: text,
+  allowed: flag,
+  reasons: texts,
+  links: listOf(link),
+  'weakest?': text,
+  'holdingGust?': endless('m/s'),
+  holdsTarget: flag,
+  'hole?': hole,
+  'concrete?': concrete,
+  'parts?': { type: 'object' },
+  minutes: number('min'),
+  steps: listOf(object({ key: text, text, 'doNotSkip?': flag })),
+  cautions: texts,
+  leavesUnsolved: texts,
+})
+
+const post = object({
+  line: text,
+  post: text,
+  wind: object({ coefficient: number(''), force: number('N'), height: number('m'), gust: number('m/s') }),
+  'gate?': object({ moment: number('N m'), 'hingeForce?': number('N') }),
+  diagnosis,
+  standing: object({ links: listOf(link), 'weakest?': text, 'holdingGust?': endless('m/s') }),
+  methods: listOf(method),
+  depthRules: listOf(
+    object({
+      rule: text,
+      name: text,
+      assumes: text,
+      depth: endless('m; null where the rule gives none'),
+      'lean?': endless('m/s'),
+      'over?': endless('m/s'),
+      'code?': endless('m/s'),
+      'returnYears?': endless('years'),
+    }),
+  ),
+  recommended: object({ method: text, 'diameter?': number('m'), 'depth?': number('m'), because: text }),
+})
+
+/** JSON Schema of what `plan()` returns, as the shell and the routes write it. */
+export const planJsonSchema: JsonSchema = {
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  title: `Vindex plan, version ${PLAN_VERSION}`,
+  ...object({
+    format: { const: PLAN_FORMAT },
+    version: { const: PLAN_VERSION },
+    target: object({ gust: number('m/s'), returnYears: number('years'), gust50: number('m/s') }),
+    assumed: listOf(object({ post: { type: ['string', 'null'] }, key: text, value: {}, why: text })),
+    posts: listOf(post),
+  }),
+}

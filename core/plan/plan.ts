@@ -1,0 +1,117 @@
+import type { Tables } from '../tables/tables'
+import { gustOfReturnPeriod } from '../wind/returnPeriod'
+import {
+  isBroken,
+  postContext,
+  standingFootingLink,
+  standingPostLink,
+  type GroundMemory,
+  type PostContext,
+} from '../repair/context'
+import { hingeForce, leafMoment } from '../repair/loadCases'
+import { givesWay, linkOnGustScale, weakestLink, type LinkCapacity } from '../repair/links'
+import { withAssumptions, type Assumption, type ResolvedPost } from '../resolve/resolve'
+import { planDiagnosis, repairKinds } from './diagnosis'
+import { planDepthRules } from './depthRules'
+import { planMethods } from './methods'
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, type PostPlan } from './types'
+import { recommend } from './recommend'
+import type { Job } from '../document/job'
+
+/**
+ * Every figure of a job: the one road from what was entered to what is shown.
+ *
+ * Pure: the same in the browser, on the server and in the shell. Lengths in metres, forces in
+ * newtons, gusts in m/s; Infinity where the wind does not reach a post.
+ *
+ * @throws InputError when a hole or a footing leaves the range of the formulas
+ * @example plan(job, tables).posts[0].standing.holdingGust // 19.4
+ */
+export function plan(job: Job, tables: Tables): Plan {
+  return planner(tables)(job)
+}
+
+/**
+ * A `plan` that remembers posts by all that their figures rest on, so that an edit of one post
+ * of a long line is planned at once. Forgets what the last job no longer has.
+ */
+export function planner(tables: Tables): (job: Job) => Plan {
+  const ground: GroundMemory = { capacities: new Map(), depths: new Map() }
+  let known = new Map<string, PlannedPost>()
+  return (job) => {
+    const { site, lines, assumed } = withAssumptions(job, tables)
+    const now = new Map<string, PlannedPost>()
+    const planned = lines.flatMap((line) => {
+      // What is only drawn or kept for the record changes no figure; marks are counted post by post.
+      const own = { ...line, posts: undefined, marks: undefined, course: undefined }
+      const facts = JSON.stringify([site, own, repairKinds(line)])
+      return line.posts.map((post) => {
+        const key = facts + JSON.stringify({ ...post, readings: undefined, photographs: undefined })
+        const result = known.get(key) ?? planPost(postContext(site, line, post, tables, ground))
+        now.set(key, result)
+        return result
+      })
+    })
+    known = now
+    const gust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
+    return {
+      format: PLAN_FORMAT,
+      version: PLAN_VERSION,
+      target: { gust, returnYears: site.targetReturnYears, gust50: site.gust50 },
+      assumed: [...assumed, ...planned.flatMap((each) => each.assumed)],
+      posts: planned.map((each) => each.plan),
+    }
+  }
+}
+
+interface PlannedPost {
+  plan: PostPlan
+  assumed: Assumption[]
+}
+
+function planPost(context: PostContext): PlannedPost {
+  const assumed: Assumption[] = []
+  const { post, line, wind } = context
+  const diagnosis = planDiagnosis(context)
+  const methods = planMethods(context, diagnosis)
+  const depthRules = planDepthRules(context)
+  const plan: PostPlan = {
+    line: line.id,
+    post: post.id,
+    wind: { coefficient: wind.coefficient, force: wind.force, height: wind.height, gust: context.targetGust },
+    ...gateOf(post),
+    diagnosis,
+    standing: planStanding(context, assumed),
+    methods,
+    depthRules,
+    recommended: recommend(context, methods, depthRules),
+  }
+  return { plan, assumed }
+}
+
+/** What a hung leaf does to its post and hinges, day and night. */
+function gateOf({ duty, gate }: ResolvedPost): Pick<PostPlan, 'gate'> {
+  const { leafMass, leafWidth, hingeSpacing } = gate ?? {}
+  if (duty !== 'gate-hinge' || leafMass === undefined || leafWidth === undefined) return {}
+  const hinge = hingeSpacing === undefined ? {} : { hingeForce: hingeForce(leafMass, leafWidth, hingeSpacing) }
+  return { gate: { moment: leafMoment(leafMass, leafWidth), ...hinge } }
+}
+
+/** The post and footing as they stand, on the same scale as every repair. */
+function planStanding(context: PostContext, assumed: Assumption[]): PostPlan['standing'] {
+  const { post, forceAtUnitGust, site, soil } = context
+  const capacities: LinkCapacity[] = [standingPostLink(context)]
+  const footing = standingFootingLink(context)
+  if (footing) capacities.push(footing)
+  else if (soil && !isBroken(context)) {
+    assumed.push({
+      post: post.id,
+      key: 'footing',
+      value: post.footing?.kind ?? 'unknown',
+      why: 'not measured: what the standing footing holds is not shown',
+    })
+  }
+  const links = capacities.map((capacity) => linkOnGustScale(capacity, forceAtUnitGust, site.gust50))
+  const weakest = weakestLink(links)
+  return { links, weakest: weakest?.link, holdingGust: weakest && givesWay(weakest) }
+}

@@ -1,0 +1,54 @@
+import type { PostContext } from '../repair/context'
+import type { DesignedHole } from '../repair/hole'
+import { showLength, type LengthSystem } from '../units/length'
+import type { DepthRulePlan, MethodPlan, PostPlan } from './types'
+
+/** The method in hand, or the first that is allowed, with its hole and the reason for its depth. */
+export function recommend(
+  context: PostContext,
+  methods: MethodPlan[],
+  rules: DepthRulePlan[],
+): PostPlan['recommended'] {
+  const chosen = methods.find((method) => method.method === context.post.repair?.method)
+  const method = chosen ?? methods.find((candidate) => candidate.allowed)!
+  const { hole } = method
+  if (!hole) return { method: method.method, because: `${method.name}: no digging.` }
+  return {
+    method: method.method,
+    diameter: hole.diameter,
+    depth: hole.depth,
+    because: depthReason(hole, rules, 'metric'),
+  }
+}
+
+const RULE_WORDS: Record<string, string> = {
+  frost: 'Frost rules',
+  'local-minimum': 'Your local minimum rules',
+  'target-gust': 'The target gust rules',
+  'half-the-spur': 'Half the spur rules',
+  chosen: 'You set this depth',
+}
+
+/**
+ * Why a hole is as deep as it is: number first, reason second.
+ *
+ * @example depthReason(hole, rules, 'metric')
+ *   // '0.75 m deep: 0.65 m to the foot of the concrete and 0.1 m of stone. The target gust rules; frost asks 0.6 m, …'
+ */
+export function depthReason(hole: DesignedHole, rules: DepthRulePlan[], system: LengthSystem): string {
+  const show = (length: number) => showLength(length, system)
+  const bed =
+    hole.stoneBed > 0
+      ? `: ${show(hole.footingBottom)} to the foot of the concrete and ${show(hole.stoneBed)} of stone`
+      : ''
+  const others = rules
+    .filter(({ rule, depth }) => rule !== hole.rule && depth !== null && BINDING_WORDS[rule])
+    .map(({ rule, depth }) => `${BINDING_WORDS[rule]} ${show(depth!)}`)
+  return `${show(hole.depth)} deep${bed}. ${RULE_WORDS[hole.rule] ?? hole.rule}; ${others.join(', ')}.`
+}
+
+const BINDING_WORDS: Record<string, string> = {
+  frost: 'frost asks',
+  'local-minimum': 'the local minimum is',
+  'target-gust': 'the gust asks',
+}

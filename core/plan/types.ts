@@ -1,0 +1,100 @@
+import type { Condition } from '../cause/conditions'
+import type { Diagnosis } from '../cause/diagnose'
+import type { Cause } from '../cause/tables'
+import type { BagOrder } from '../concrete/bags'
+import type { FillQuantities } from '../concrete/fill'
+import type { HoleVolumes } from '../concrete/volume'
+import type { DesignedHole } from '../repair/hole'
+import type { Link } from '../repair/links'
+import type { MethodStep } from '../tables/parts'
+import type {
+  CubicMetres,
+  Kilograms,
+  Metres,
+  MetresPerSecond,
+  Minutes,
+  NewtonMetres,
+  Newtons,
+  Years,
+} from '../units/types'
+import type { Assumption } from '../resolve/resolve'
+
+export const PLAN_FORMAT = 'vindex-plan'
+export const PLAN_VERSION = 1
+
+export interface Plan {
+  format: typeof PLAN_FORMAT
+  version: typeof PLAN_VERSION
+  target: { gust: MetresPerSecond; returnYears: Years; gust50: MetresPerSecond }
+  assumed: Assumption[]
+  posts: PostPlan[]
+}
+
+export interface PostPlan {
+  line: string
+  post: string
+  /** `force` is at the target gust, `gust`. */
+  wind: { coefficient: number; force: Newtons; height: Metres; gust: MetresPerSecond }
+  /** A hung leaf's moment about its post, N m, and the pull of its hinges, N. */
+  gate?: { moment: NewtonMetres; hingeForce?: Newtons }
+  diagnosis: Diagnosis & {
+    /** What stops the ordinary flow, and whom to call. */
+    redFlags: string[]
+    /** A person has said why the work goes on all the same. */
+    cleared: boolean
+    conditions: Condition[]
+    /** Causes that the repair must answer, and who says so. */
+    inForce: Cause[]
+    decidedBy: 'readings' | 'technician' | 'digging'
+  }
+  standing: { links: Link[]; weakest?: string; holdingGust?: MetresPerSecond }
+  methods: MethodPlan[]
+  depthRules: DepthRulePlan[]
+  recommended: { method: string; diameter?: Metres; depth?: Metres; because: string }
+}
+
+export interface MethodPlan {
+  method: string
+  name: string
+  allowed: boolean
+  reasons: string[]
+  links: Link[]
+  /** Link that gives way first. */
+  weakest?: string
+  /** Gust at which the weakest link gives way; absent when the method holds nothing of its own. */
+  holdingGust?: MetresPerSecond
+  holdsTarget: boolean
+  hole?: DesignedHole
+  concrete?: ConcretePlan
+  parts?: { spur?: string; fixing?: string; pin?: string }
+  minutes: Minutes
+  steps: readonly MethodStep[]
+  cautions: string[]
+  leavesUnsolved: string[]
+}
+
+export interface ConcretePlan extends HoleVolumes {
+  mix: string
+  filling: string
+  overdig: number
+  bags: BagOrder
+  /** Layers and litres to count while filling. */
+  fill: FillQuantities
+  /** Least concrete round what stands in it, m. */
+  cover: Metres
+  /** What is wrong with the hole or its filling, in words. */
+  warnings: string[]
+  oldConcrete?: { volume: CubicMetres; mass: Kilograms; lifts: number }
+}
+
+export interface DepthRulePlan {
+  rule: string
+  name: string
+  assumes: string
+  /** Bottom of the footing below finished ground, m; null where the rule gives none. */
+  depth: Metres | null
+  lean?: MetresPerSecond
+  over?: MetresPerSecond
+  code?: MetresPerSecond
+  returnYears?: Years
+}

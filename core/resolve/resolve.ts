@@ -1,0 +1,124 @@
+import type { Tables } from '../tables/tables'
+import type { Section } from '../timber/section'
+import type { Metres } from '../units/types'
+import { marksNear } from '../document/marks'
+import type { Job, Line, Mark, Post, Site } from '../document/job'
+
+export interface Assumption {
+  /** Null for the site and the line. */
+  post: string | null
+  key: string
+  value: unknown
+  why: string
+}
+
+export type ResolvedSite = Required<Omit<Site, 'name'>> & { name: string }
+type Sketched = 'marks' | 'course' | 'levelReference'
+export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sketched>> &
+  Pick<Line, Sketched> & { posts: ResolvedPost[] }
+
+type Given = 'duty' | 'material' | 'section' | 'length' | 'ageYears' | 'soil' | 'saturated'
+export interface ResolvedPost extends Omit<Post, Given>, Required<Pick<Post, Given>> {
+  observations: NonNullable<Post['observations']>
+  /** The stretch of fence that the post carries, m from the start of the line. */
+  from: Metres
+  to: Metres
+  /** What lies or stands within reach of its hole. */
+  nearMarks: Mark[]
+}
+
+export interface ResolvedJob {
+  site: ResolvedSite
+  lines: ResolvedLine[]
+  assumed: Assumption[]
+}
+
+/** Fills in what nobody gave and lists it: the plan shows every assumption. */
+export function withAssumptions(job: Job, tables: Tables): ResolvedJob {
+  const assumed: Assumption[] = []
+  const site = resolveSite(job.site ?? {}, tables, assumed)
+  const lines = job.lines.map((line) => resolveLine(line, tables, assumed))
+  return { site, lines, assumed }
+}
+
+function taker(post: string | null, prefix: string, assumed: Assumption[]) {
+  return <T>(given: T | undefined, key: string, value: T, why: string): T => {
+    if (given !== undefined) return given
+    assumed.push({ post, key: prefix + key, value, why })
+    return value
+  }
+}
+
+function resolveSite(site: Site, { defaults }: Tables, assumed: Assumption[]): ResolvedSite {
+  const take = taker(null, 'site.', assumed)
+  return {
+    ...site,
+    name: site.name ?? '',
+    exposure: take(site.exposure, 'exposure', defaults.exposure, 'no exposure given'),
+    shelter: take(site.shelter, 'shelter', defaults.shelter, 'no shelter counted'),
+    gust50: take(site.gust50, 'gust50', defaults.gust50, 'working value: look up the map for this place'),
+    frostDepth: take(site.frostDepth, 'frostDepth', defaults.frostDepth, 'working value: ask the local office'),
+    minimumDepth: take(site.minimumDepth, 'minimumDepth', defaults.minimumDepth, 'working value: ask the local office'),
+    targetReturnYears: take(
+      site.targetReturnYears,
+      'targetReturnYears',
+      defaults.targetReturnYears,
+      'a permanent repair',
+    ),
+    season: take(site.season, 'season', 'wet', 'the worse season'),
+  }
+}
+
+function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): ResolvedLine {
+  const { defaults } = tables
+  const take = taker(null, `line ${line.id} `, assumed)
+  const stations = line.posts.map((post) => post.station)
+  const kind = take(line.kind, 'kind', 'close-boarded', 'the commonest')
+  const height = take(line.height, 'height', defaults.height, 'the commonest')
+  const length = take(line.length, 'length', Math.max(0, ...stations), 'to the last post')
+  const resolved = {
+    ...line,
+    name: line.name ?? line.id,
+    kind,
+    height,
+    gap: take(line.gap, 'gap', defaults.gap, 'open gap under the cladding'),
+    solidity: line.solidity ?? tables.solidity[kind],
+    length,
+    cornerAtStart: line.cornerAtStart ?? false,
+    cornerAtEnd: line.cornerAtEnd ?? false,
+  }
+  const posts = line.posts.map((post, i) => {
+    const before = line.posts[i - 1]
+    const after = line.posts[i + 1]
+    return {
+      ...resolvePost(post, height, i === 0 || i === line.posts.length - 1, tables, assumed),
+      from: before ? (before.station + post.station) / 2 : Math.min(post.station, 0),
+      to: after ? (after.station + post.station) / 2 : Math.max(post.station, length),
+      nearMarks: marksNear(line.marks, post.station),
+    }
+  })
+  return { ...resolved, posts }
+}
+
+function resolvePost(post: Post, fenceHeight: Metres, atEnd: boolean, { defaults }: Tables, assumed: Assumption[]) {
+  const take = taker(post.id, '', assumed)
+  if (post.gate && post.gate.leafMass === undefined)
+    assumed.push({
+      post: post.id,
+      key: 'gate.leafMass',
+      value: null,
+      why: 'not weighed: the pull of its leaf is not counted',
+    })
+  const section: Section = { shape: 'rectangle', along: defaults.postSize, across: defaults.postSize }
+  return {
+    ...post,
+    duty: post.duty ?? (atEnd ? 'end' : 'line'),
+    material: take(post.material, 'material', 'treated-softwood', 'the commonest'),
+    section: take(post.section, 'section', section, 'not measured'),
+    length: take(post.length, 'length', fenceHeight + defaults.embedment, 'fence height and 0.6 m in the ground'),
+    ageYears: take(post.ageYears, 'ageYears', defaults.ageYears, 'nobody knew'),
+    soil: take(post.soil, 'soil', defaults.soil, 'not tested: push a thumb into the side of the hole'),
+    saturated: post.saturated ?? false,
+    observations: post.observations ?? {},
+  }
+}

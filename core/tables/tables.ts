@@ -1,0 +1,70 @@
+import type { ConditionRow } from '../cause/conditions'
+import type { CauseTables } from '../cause/tables'
+import type { Filling, Mix } from '../concrete/bags'
+import type { SupplyRow } from '../concrete/supply'
+import type { AnySoil } from '../ground/soil'
+import type { Exposure, LineKind, Material } from '../document/job'
+import type { RepairParts } from './parts'
+import type { Kilograms, Metres, MetresPerSecond, NewtonMetres, Pascals, Years } from '../units/types'
+
+export interface MaterialRow {
+  name: string
+  wood: boolean
+  /** Steel: gives way at its plastic moment, not at its outer fibre. */
+  yields?: boolean
+  /** Allowable bending stress in wet service under gusts, and mean strength, Pa. */
+  allowable?: Pascals
+  strength?: Pascals
+  stiffness?: Pascals
+  /** kg/m³. */
+  density: Kilograms
+  /** Reinforced concrete is given by its moment instead, N m. */
+  momentCapacity?: NewtonMetres
+  /** Wood under a washer, Pa. */
+  washerBearing?: Pascals
+  /** Specific gravity for withdrawal. */
+  gravity?: number
+}
+export type Materials = Record<Material, MaterialRow>
+
+/** What `plan()` takes for a fact that nobody gave. */
+export interface Defaults {
+  exposure: Exposure
+  shelter: number
+  gust50: MetresPerSecond
+  frostDepth: Metres
+  minimumDepth: Metres
+  targetReturnYears: Years
+  height: Metres
+  gap: Metres
+  postSize: Metres
+  embedment: Metres
+  soil: string
+  ageYears: Years
+  stoneBed: Metres
+  fillTop: Metres
+  mix: string
+  filling: string
+}
+
+/** Every table that the core computes with; a workspace may replace rows. */
+export interface Tables {
+  soils: readonly AnySoil[]
+  materials: Materials
+  mixes: readonly Mix[]
+  fillings: readonly Filling[]
+  supply: readonly SupplyRow[]
+  solidity: Record<LineKind, number>
+  exposures: Record<Exposure, { name: string; factor: number }>
+  parts: RepairParts
+  causes: CauseTables
+  conditions: readonly ConditionRow[]
+  defaults: Defaults
+}
+
+/** @throws Error when a row is missing: tables are checked by their own tests */
+export function row<T extends { key: string }>(rows: readonly T[], key: string): T {
+  const found = rows.find((candidate) => candidate.key === key)
+  if (!found) throw new Error(`no row "${key}"`)
+  return found
+}

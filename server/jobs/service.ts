@@ -1,0 +1,85 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { applyCommands, type Command, type CommandBatch } from '../../core/edit/commands'
+import { knownKeys } from '../../core/document/knownKeys'
+import { newJob, type NewJob } from '../../core/document/newJob'
+import { readJob } from '../../core/document/schema'
+import { jobSummary } from '../../core/document/summary'
+import type { Job } from '../../core/document/job'
+import { tables } from '../../data/tables'
+import * as jobs from './repository'
+import { NotFound, StaleVersion } from '../http/failures'
+
+const known = knownKeys(tables)
+
+export const listJobs = jobs.listJobs
+
+export async function readStoredJob(database: Knex, id: string): Promise<jobs.StoredJob> {
+  const job = await jobs.findJob(database, id)
+  if (!job) throw new NotFound('job', id)
+  return job
+}
+
+/** @throws InputError for the first thing that is wrong with the document; nothing is stored then */
+export async function importJob(
+  database: Knex,
+  document: unknown,
+  id: string = randomUUID(),
+): Promise<{ id: string; version: number }> {
+  const job = readJob(document, known)
+  await database.transaction((transaction) => jobs.insertJob(transaction, id, job, jobSummary(job), new Date()))
+  return { id, version: 1 }
+}
+
+export async function createJob(database: Knex, wanted: Partial<NewJob>): Promise<{ id: string; version: number }> {
+  return importJob(database, newJob(wanted))
+}
+
+export interface Applied {
+  version: number
+  /** Set when the batch had arrived before: the sender missed the answer. */
+  job?: Job
+}
+
+/**
+ * Applies a batch on the version that it was made on.
+ *
+ * @throws StaleVersion with both sides when others have written since
+ * @throws InputError when the job would not be valid any more; nothing is written then
+ */
+export async function applyBatch(
+  database: Knex,
+  id: string,
+  batch: CommandBatch & { version: number },
+): Promise<Applied> {
+  return database.transaction(async (transaction) => {
+    const stored = await jobs.findJob(transaction, id, true)
+    if (!stored) throw new NotFound('job', id)
+    if ((await jobs.findBatch(transaction, id, batch.id)) !== undefined) {
+      return { version: stored.version, job: stored.document }
+    }
+    if (stored.version !== batch.version) {
+      throw new StaleVersion(
+        stored.version,
+        stored.document,
+        batch.commands,
+        await commandsSince(transaction, id, batch.version),
+      )
+    }
+    const job = readJob(applyCommands(stored.document, batch.commands), known)
+    const version = stored.version + 1
+    const now = new Date()
+    await jobs.updateJob(transaction, id, version, job, jobSummary(job), now)
+    await jobs.insertHistory(transaction, id, version, batch, now)
+    return { version }
+  })
+}
+
+async function commandsSince(database: Knex, id: string, version: number): Promise<Command[]> {
+  return (await jobs.historySince(database, id, version)).flatMap((entry) => entry.commands)
+}
+
+export async function readHistory(database: Knex, id: string): Promise<jobs.HistoryEntry[]> {
+  await readStoredJob(database, id)
+  return jobs.historySince(database, id, 0)
+}
