@@ -32,7 +32,10 @@ function longLine(): Job {
     station: Math.round(i * 2.4e3) / 1e3,
     ageYears: 5 + (i % 12),
     groundLevel: Math.round(Math.sin(i / 9) * 400) / 1e3,
-    observations: i % 7 === 0 ? { pushPivot: 'at-ground-line', probeAtGround: 0.03 } : { pushPivot: 'nothing-moves' },
+    observations:
+      i % 7 === 0
+        ? { pushPivot: 'at-ground-line' as const, probeAtGround: 0.03 }
+        : { pushPivot: 'nothing-moves' as const },
   }))
   return {
     format: 'vindex-job',

@@ -3,7 +3,6 @@ import { calculate, calculations } from '../core/calc/registry'
 import { InputError, requireChoice } from '../core/errors'
 import { jobGeoJson } from '../core/exchange/geojson'
 import { postsTable } from '../core/exchange/posts'
-import { knownKeys } from '../core/document/knownKeys'
 import { plan } from '../core/plan/plan'
 import type { Job } from '../core/document/job'
 import { tables } from '../data/tables'
@@ -82,8 +81,8 @@ const csv = (rows: readonly (readonly string[])[]): string =>
 async function readJobFile(path: string | undefined, terminal: Terminal): Promise<Job> {
   if (path === undefined) throw new InputError('JOB.json', path, 'the path of a job file, or -')
   // The schema library is loaded only where a document is read: the shell answers sooner.
-  const { readJob } = await import('../core/document/schema')
-  return readJob(parsed(path === '-' ? terminal.stdin.fd : path, path), knownKeys(tables))
+  const { readJob } = await import('../core/document/check')
+  return readJob(parsed(path === '-' ? terminal.stdin.fd : path, path), tables)
 }
 
 function readInput(text: string | undefined, terminal: Terminal): unknown {

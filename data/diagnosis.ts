@@ -28,26 +28,26 @@ export const causes: readonly CauseRow[] = [
 const wood = ['treated-softwood', 'untreated-softwood', 'cedar', 'oak']
 
 export const priorRules: readonly PriorRule[] = [
-  { fact: 'material', causes: ['ground-line-decay', 'buried-decay', 'insect-damage', 'buried-base'], when: (post) => !wood.includes(post.material), factor: 0, because: 'only timber rots or is eaten' },
-  { fact: 'material', causes: ['corroded-steel'], when: (post) => post.material !== 'steel', factor: 0, because: 'only steel rusts' },
-  { fact: 'material', causes: ['corroded-steel'], when: (post) => post.material === 'steel', factor: 4, because: 'rust is the usual end of a steel tube' },
-  { fact: 'duty', causes: ['gate-pull'], when: (post) => post.duty !== 'gate-hinge', factor: 0.1, because: 'no leaf is hung on this post' },
-  { fact: 'duty', causes: ['gate-pull'], when: (post) => post.duty === 'gate-hinge', factor: 6, because: 'a leaf hangs on this post' },
-  { fact: 'duty', causes: ['buried-base'], when: (post) => post.duty !== 'load-bearing', factor: 0.05, because: 'nothing stands on this post' },
-  { fact: 'duty', causes: ['buried-base'], when: (post) => post.duty === 'load-bearing', factor: 12, because: 'load-bearing timber in soil' },
-  { fact: 'duty', causes: ['loose-anchorage'], when: (post) => post.duty !== 'plate-mounted', factor: 0.2, because: 'no plate was noted' },
-  { fact: 'duty', causes: ['loose-anchorage'], when: (post) => post.duty === 'plate-mounted', factor: 10, because: 'the post stands on a plate' },
-  { fact: 'ageYears', causes: ['ground-line-decay', 'buried-decay'], when: (post) => post.ageYears < 5, factor: 0.25, because: 'a young post has hardly had time to rot' },
-  { fact: 'ageYears', causes: ['ground-line-decay', 'buried-decay'], when: (post) => post.ageYears > 12, factor: 1.6, because: 'past the median life of timber in the ground' },
-  { fact: 'material', causes: ['ground-line-decay', 'buried-decay'], when: (post) => post.material === 'untreated-softwood', factor: 2, because: 'untreated softwood lasts about five years in soil' },
-  { fact: 'ageYears', causes: ['undersized-footing', 'no-footing', 'bad-concrete'], when: (post) => post.ageYears < 5, factor: 1.6, because: 'a bad footing shows in its first years' },
+  { fact: 'material', causes: ['ground-line-decay', 'buried-decay', 'insect-damage', 'buried-base'], when: [[{ key: 'material', notIn: wood }]], factor: 0, because: 'only timber rots or is eaten' },
+  { fact: 'material', causes: ['corroded-steel'], when: [[{ key: 'material', notIn: ['steel'] }]], factor: 0, because: 'only steel rusts' },
+  { fact: 'material', causes: ['corroded-steel'], when: [[{ key: 'material', in: ['steel'] }]], factor: 4, because: 'rust is the usual end of a steel tube' },
+  { fact: 'duty', causes: ['gate-pull'], when: [[{ key: 'duty', notIn: ['gate-hinge'] }]], factor: 0.1, because: 'no leaf is hung on this post' },
+  { fact: 'duty', causes: ['gate-pull'], when: [[{ key: 'duty', in: ['gate-hinge'] }]], factor: 6, because: 'a leaf hangs on this post' },
+  { fact: 'duty', causes: ['buried-base'], when: [[{ key: 'duty', notIn: ['load-bearing'] }]], factor: 0.05, because: 'nothing stands on this post' },
+  { fact: 'duty', causes: ['buried-base'], when: [[{ key: 'duty', in: ['load-bearing'] }]], factor: 12, because: 'load-bearing timber in soil' },
+  { fact: 'duty', causes: ['loose-anchorage'], when: [[{ key: 'duty', notIn: ['plate-mounted'] }]], factor: 0.2, because: 'no plate was noted' },
+  { fact: 'duty', causes: ['loose-anchorage'], when: [[{ key: 'duty', in: ['plate-mounted'] }]], factor: 10, because: 'the post stands on a plate' },
+  { fact: 'ageYears', causes: ['ground-line-decay', 'buried-decay'], when: [[{ key: 'ageYears', below: 5 }]], factor: 0.25, because: 'a young post has hardly had time to rot' },
+  { fact: 'ageYears', causes: ['ground-line-decay', 'buried-decay'], when: [[{ key: 'ageYears', above: 12 }]], factor: 1.6, because: 'past the median life of timber in the ground' },
+  { fact: 'material', causes: ['ground-line-decay', 'buried-decay'], when: [[{ key: 'material', in: ['untreated-softwood'] }]], factor: 2, because: 'untreated softwood lasts about five years in soil' },
+  { fact: 'ageYears', causes: ['undersized-footing', 'no-footing', 'bad-concrete'], when: [[{ key: 'ageYears', below: 5 }]], factor: 1.6, because: 'a bad footing shows in its first years' },
 ]
 
 const softBands: readonly Band[] = [
   { value: 'hard', upTo: 0.003 },
   { value: 'skin', upTo: 0.01 },
   { value: 'soft', upTo: 0.025 },
-  { value: 'gone', upTo: Infinity },
+  { value: 'gone' },
 ]
 
 function probe(where: string): Readonly<Record<string, string>> {

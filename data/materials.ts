@@ -1,4 +1,4 @@
-import type { Materials } from '../core/tables/tables'
+import type { Materials } from '../core/timber/materials'
 
 const MPA = 1e6
 const GPA = 1e9

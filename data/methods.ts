@@ -29,6 +29,7 @@ export const methodRows: readonly MethodRow[] = [
     key: 'new-post-concrete',
     name: 'New post, concrete',
     fixedMinutes: 70,
+    bring: ['the new post, long enough for the hole', 'props and stakes', 'preservative for the cuts'],
     steps: [
       ...beforeDigging,
       { key: 'free-rails', text: "Cut the rails' fixings; lift the old post out whole if it comes." },
@@ -43,6 +44,7 @@ export const methodRows: readonly MethodRow[] = [
     key: 'repair-spur',
     name: 'Spur beside it',
     fixedMinutes: 55,
+    bring: ['props and stakes', 'preservative for the cut'],
     steps: [
       ...beforeDigging,
       { key: 'dig', text: 'Dig on the side without rails.' },
@@ -59,6 +61,7 @@ export const methodRows: readonly MethodRow[] = [
     key: 'steel-pin',
     name: 'Steel pin in the old footing',
     fixedMinutes: 75,
+    bring: ['props and stakes', 'grout for socket and joint', 'bonding resin', 'preservative for the bore'],
     steps: [
       { key: 'prop', text: 'Prop or tie the panels before anything is cut.', doNotSkip: true },
       { key: 'break-off', text: 'Break the post off at the ground.' },
@@ -74,6 +77,7 @@ export const methodRows: readonly MethodRow[] = [
     key: 'recast-footing',
     name: 'Larger footing round it',
     fixedMinutes: 60,
+    bring: ['props and stakes', 'a breaker, goggles and a mask'],
     steps: [
       ...beforeDigging,
       { key: 'find-footing', text: 'Dig to find the footing.' },
@@ -87,6 +91,7 @@ export const methodRows: readonly MethodRow[] = [
     key: 'make-safe',
     name: 'Make safe, today only',
     fixedMinutes: 30,
+    bring: ['props or spare rails', 'stakes', 'ties', 'a barrier'],
     steps: [
       { key: 'prop', text: 'Prop the leaning bay with a spare rail or an A-frame staked at the foot.', doNotSkip: true },
       { key: 'tie', text: 'Tie the fence back to a sound post or wall.' },

@@ -1,6 +1,7 @@
+import { applyCommands, type CommandBatch } from '~~/core/edit/apply'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { applyCommands, type Command, type CommandBatch } from '~~/core/edit/commands'
+import { type Command } from '~~/core/edit/commands'
 import type { Job } from '~~/core/document/job'
 import { jobOf, runOfPosts } from '~~/tests/support/builders'
 import { Refusal } from '~/sync/api'

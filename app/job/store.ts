@@ -1,11 +1,13 @@
+import { applyCommands, inverseOfAll } from '~~/core/edit/apply'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { InputError } from '~~/core/errors'
-import { applyCommands, inverseOfAll, type Command } from '~~/core/edit/commands'
+import { type Command } from '~~/core/edit/commands'
 import { rebase, type Conflict } from '~~/core/edit/rebase'
 import type { Job } from '~~/core/document/job'
 import { api, Refusal } from '~/sync/api'
-import { checkEdit } from '~/sync/checkEdit'
+import { checkEdit } from '~~/core/edit/check'
+import { tables } from '~~/data/tables'
 import { newIdentity } from '~/sync/identity'
 import { plain, storage, type WaitingBatch } from '~/sync/storage'
 
@@ -96,7 +98,7 @@ export const useJobStore = defineStore('job', () => {
   async function edit(commands: Command[]): Promise<InputError | undefined> {
     const before = job.value
     if (!before) return undefined
-    const error = checkEdit(before, commands)
+    const error = checkEdit(before, commands, tables)
     if (error) return error
     const inverse = inverseOfAll(before, commands)
     await enqueue(commands)

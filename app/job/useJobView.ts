@@ -1,7 +1,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from '#imports'
 import { createSharedComposable } from '@vueuse/core'
-import { withAssumptions, type ResolvedLine, type ResolvedPost } from '~~/core/resolve/resolve'
+import { resolveJob, type ResolvedLine, type ResolvedPost } from '~~/core/resolve/resolve'
 import { planner } from '~~/core/plan/plan'
 import type { MethodPlan, PostPlan } from '~~/core/plan/types'
 import { tables } from '~~/data/tables'
@@ -21,7 +21,7 @@ export const useJobView = createSharedComposable(() => {
   const router = useRouter()
   const route = router.currentRoute
 
-  const resolved = computed(() => store.job && withAssumptions(store.job, tables))
+  const resolved = computed(() => store.job && resolveJob(store.job, tables))
   const plan = computed(() => store.job && planJob(store.job))
 
   const posts = computed(

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { JOB_FORMAT, JOB_VERSION } from '~~/core/document/vocabulary'
 import { reactive, ref, shallowRef, useTemplateRef } from 'vue'
 import PostsTable from '~/exchange/PostsTable.vue'
 import type { InputError } from '~~/core/errors'
@@ -7,7 +8,7 @@ import { api } from '~/sync/api'
 import { parseTape } from '~~/core/setout/tape'
 import { readPostsFile, type TableFile } from '~/exchange/files'
 import { usePreferencesStore } from '~/session/preferences'
-import { JOB_FORMAT, JOB_VERSION, type Job, type Line } from '~~/core/document/job'
+import { type Job, type Line } from '~~/core/document/job'
 
 /** Ways into a job: make one with a straight line, or open a job file, a table of posts or a line on the earth. */
 const emit = defineEmits<{ made: [id: string] }>()

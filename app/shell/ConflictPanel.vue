@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
-import { conflictSubject, conflictValue } from './conflictWords'
+import { commandWords, subjectWords } from '~~/core/edit/apply'
 
 /** Two people wrote to the same thing: both values, for a person to choose. Neither is lost till then. */
 const store = useJobStore()
 const preferences = usePreferencesStore()
+const words = { length: preferences.show }
 </script>
 
 <template>
@@ -13,14 +14,14 @@ const preferences = usePreferencesStore()
     <h2>Somebody else changed this too</h2>
     <div v-for="(conflict, i) in store.conflicts" :key="i" class="conflict">
       <p>
-        <strong>{{ conflictSubject(conflict.mine) }}</strong>
+        <strong>{{ subjectWords(conflict.mine) }}</strong>
       </p>
       <div class="row">
         <v-btn class="grow" @click="store.resolve(conflict, 'mine')"
-          >Keep yours: {{ conflictValue(conflict.mine, preferences.show) }}</v-btn
+          >Keep yours: {{ commandWords(conflict.mine, words) }}</v-btn
         >
         <v-btn class="grow" @click="store.resolve(conflict, 'theirs')"
-          >Take theirs: {{ conflictValue(conflict.theirs, preferences.show) }}</v-btn
+          >Take theirs: {{ commandWords(conflict.theirs, words) }}</v-btn
         >
       </div>
     </div>

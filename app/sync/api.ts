@@ -1,4 +1,5 @@
-import type { Command, CommandBatch } from '~~/core/edit/commands'
+import type { CommandBatch } from '~~/core/edit/apply'
+import type { Command } from '~~/core/edit/commands'
 import type { JobSummary } from '~~/core/document/summary'
 import type { Job } from '~~/core/document/job'
 import type { NewJob } from '~~/core/document/newJob'

@@ -1,5 +1,6 @@
+import type { CommandBatch } from '~~/core/edit/apply'
 import Dexie, { type Table } from 'dexie'
-import type { Command, CommandBatch } from '~~/core/edit/commands'
+import type { Command } from '~~/core/edit/commands'
 import type { Conflict } from '~~/core/edit/rebase'
 import type { Job } from '~~/core/document/job'
 

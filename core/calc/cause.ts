@@ -1,8 +1,11 @@
 import { diagnose } from '../cause/diagnose'
+import { OBSERVATION_KEYS } from '../cause/observations'
+import { observationsSchema } from '../document/schema'
+import { DUTIES } from '../document/vocabulary'
 import { InputError } from '../errors'
-import { DUTIES, MATERIALS } from '../document/job'
-import type { Observations } from '../cause/observations'
-import { calculation, choice, quantity } from './calculation'
+import { MATERIALS } from '../timber/materials'
+import { calculation } from './calculation'
+import { choice, quantity, said } from './inputs'
 
 export const diagnoseCalculation = calculation({
   name: 'diagnose',
@@ -11,29 +14,17 @@ export const diagnoseCalculation = calculation({
     material: choice(MATERIALS),
     duty: choice(DUTIES),
     ageYears: quantity(0, 200, 'years'),
-    observations: {
-      says: 'readings by their keys, each may be missing',
-      read(key, value): Observations {
-        if (typeof value !== 'object' || value === null || Array.isArray(value))
-          throw new InputError(key, value, 'an object of readings')
-        return value as Observations
-      },
-    },
+    observations: said('readings by their keys, as in the job file; each may be missing', observationsSchema),
   },
   outputs: { causes: 'list', settled: 'true or false', leading: 'causes', nextChecks: 'list' },
-  run({ observations, ...facts }, tables) {
-    for (const row of tables.causes.evidence) {
-      const value = observations[row.observation]
-      if (value === undefined) continue
-      const values = Object.keys(row.usual).concat(row.silent ?? [])
-      const known = row.bands ? typeof value === 'number' && value >= 0 : values.includes(value as string)
-      if (!known)
-        throw new InputError(
-          `observations.${row.observation}`,
-          value,
-          row.bands ? 'a depth of soft wood in metres' : `one of ${values.join(', ')}`,
-        )
-    }
+  run({ observations = {}, ...facts }, tables) {
+    const stranger = Object.keys(observations).find((key) => !(OBSERVATION_KEYS as readonly string[]).includes(key))
+    if (stranger !== undefined)
+      throw new InputError(
+        `observations.${stranger}`,
+        (observations as Record<string, unknown>)[stranger],
+        `left out: known are ${OBSERVATION_KEYS.join(', ')}`,
+      )
     return { ...diagnose(facts, observations, tables.causes) }
   },
 })

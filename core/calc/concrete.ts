@@ -1,3 +1,7 @@
+import { lazy, mixed, object, type AnySchema } from 'yup'
+import { neededSectionSchema, sectionShapes } from '../document/schema'
+import { typed } from '../schema/fields'
+import { readBy } from '../schema/violations'
 import { bagOrder } from '../concrete/bags'
 import { handBatch } from '../concrete/handBatch'
 import { CEMENTS, cementPour, mixPour, setting } from '../concrete/setting'
@@ -7,28 +11,47 @@ import { InputError } from '../errors'
 import { row } from '../tables/tables'
 import { boredThrough, soundShell } from '../timber/cuts'
 import { sectionProperties } from '../timber/section'
-import { calculation, choice, group, keyOf, listOf, optional, quantity, shaped, type Field } from './calculation'
-import { hole, section, sectionShapes, soilKey, soilWithFigures } from './fields'
+import { calculation } from './calculation'
+import {
+  choice,
+  fieldWords,
+  group,
+  hole,
+  keyOf,
+  listOf,
+  optional,
+  optionalSection,
+  quantity,
+  said,
+  soilKey,
+  soilWithFigures,
+} from './inputs'
 import type { Section, SoftFaces } from '../timber/section'
 
 const soft = quantity(0, 0.5, 'm')
 const softFaces = group({ start: soft, end: soft, front: soft, back: soft })
-const softWood: Field<number | SoftFaces> = {
-  says: `${soft.says} on every face, or ${softFaces.says}`,
-  read: (key, value, tables) =>
-    typeof value === 'object' && value !== null ? softFaces.read(key, value, tables) : soft.read(key, value, tables),
-}
+const softWood = said<number | SoftFaces>(
+  `${fieldWords(soft)} on every face, or ${fieldWords(softFaces)} (may be left out, else 0)`,
+  typed(
+    lazy((value: unknown) => {
+      if (value === undefined) return mixed()
+      return (typeof value === 'object' ? softFaces : soft) as AnySchema
+    }),
+  ),
+)
+/** Read by the shape, not by itself. */
+const asShapeAsks = () => said<number | undefined>('number, m, as the shape asks', typed(mixed()))
 
 export const sectionCalculation = calculation({
   name: 'section',
   says: 'section properties of a post: sound, with soft wood on its faces (one figure, or face by face), a sound `shell` round a rotten heart, or a hole of `bore` through it across the line',
   inputs: {
-    shape: { says: Object.keys(sectionShapes).join(' | '), read: (_key, value) => value },
-    along: passed('m'),
-    across: passed('m'),
-    diameter: passed('m'),
-    wall: passed('m'),
-    soft: optional(softWood, 0),
+    shape: said<unknown>(Object.keys(sectionShapes).join(' | '), typed(mixed())),
+    along: asShapeAsks(),
+    across: asShapeAsks(),
+    diameter: asShapeAsks(),
+    wall: asShapeAsks(),
+    soft: softWood,
     shell: optional(quantity(0.001, 0.5, 'm')),
     bore: optional(quantity(0.001, 0.5, 'm')),
   },
@@ -40,26 +63,22 @@ export const sectionCalculation = calculation({
     plasticModulus: 'm³',
     area: 'm²',
   },
-  run({ soft, shell, bore, ...given }, tables) {
-    const read = shaped<Section>(sectionShapes).read('section', given, tables)
+  run({ soft = 0, shell, bore, ...given }) {
+    const read = readBy<{ section: Section }>(object({ section: neededSectionSchema }), { section: given }, 'section')
+    const { section } = read
     if (bore !== undefined && (soft !== 0 || shell !== undefined))
       throw new InputError('bore', bore, 'given alone: bore the section that is left')
-    if (bore !== undefined) return { ...boredThrough(read, bore) }
-    return { ...sectionProperties(shell === undefined ? read : soundShell(read, shell), soft) }
+    if (bore !== undefined) return { ...boredThrough(section, bore) }
+    return { ...sectionProperties(shell === undefined ? section : soundShell(section, shell), soft) }
   },
 })
-
-/** Read by the shape, not by itself. */
-function passed(unit: string) {
-  return { says: `number, ${unit}, as the shape asks`, read: (_key: string, value: unknown) => value }
-}
 
 export const holeVolume = calculation({
   name: 'hole-volume',
   says: 'what a hole takes and gives',
   inputs: {
     hole,
-    post: optional(section),
+    post: optionalSection,
     insets: optional(listOf(quantity(-5, 5, 'm³'), 50), []),
     overdig: optional(quantity(0, 2), 0),
     soil: optional(soilKey, 'firm-clay'),
@@ -73,10 +92,10 @@ export const bags = calculation({
   says: 'bags, water and strength for one hole',
   inputs: {
     concrete: quantity(0, 20, 'm³'),
-    mix: keyOf('key of a mix', (tables) => tables.mixes),
-    filling: keyOf('key of a way of filling', (tables) => tables.fillings),
+    mix: keyOf('mix', (tables) => tables.mixes),
+    filling: keyOf('way of filling', (tables) => tables.fillings),
     hole,
-    post: optional(section),
+    post: optionalSection,
   },
   outputs: {
     count: 'whole bags; of cement and ballast together where they are batched by hand',
@@ -118,7 +137,7 @@ export const settingCalculation = calculation({
   name: 'setting',
   says: 'how far a pour has come, how long it can be worked and when it carries what',
   inputs: {
-    mix: optional(keyOf('key of a mix', (tables) => tables.mixes)),
+    mix: optional(keyOf('mix', (tables) => tables.mixes)),
     cement: optional(choice(CEMENTS)),
     temperatures: optional(listOf(temperature(), LONGEST)),
     temperature: optional(temperature()),

@@ -1,9 +1,10 @@
+import { LIMITS } from '../limits'
 import { codeDepth, codeForce } from '../ground/code'
 import { momentRotation } from '../ground/curves'
 import { findHole } from '../ground/holeFinder'
 import { groundCapacity, groundResponse } from '../ground/postInGround'
-import { calculation, flag, group, listOf, optional, quantity } from './calculation'
-import { section, soilKey, soilWithFigures } from './fields'
+import { calculation } from './calculation'
+import { flag, group, listOf, optional, quantity, section, soilKey, soilWithFigures } from './inputs'
 
 const codePost = {
   height: quantity(0, 10, 'm'),
@@ -34,7 +35,7 @@ const buriedPost = {
   ignoredTop: optional(quantity(0, 2, 'm'), 0),
   segments: listOf(
     group({ top: quantity(0, 5, 'm'), bottom: quantity(0.05, 5, 'm'), width: quantity(0.02, 3, 'm') }),
-    20,
+    LIMITS.segments,
   ),
   height: quantity(0, 10, 'm'),
 }
@@ -96,8 +97,8 @@ export const findHoleCalculation = calculation({
     perMinute: optional(quantity(0, 1e4), 0.6),
   },
   outputs: {
-    best: '{ diameter, footing, depth m, concrete m³, minutes, cost, rule }, null when none is within reach',
-    curve: 'the same for every diameter, with outOfReach',
+    best: '{ diameter, footing, depth m, concrete m³, minutes, cost, rule }, null when none holds within reach',
+    curve: 'the same for every diameter, with outOfReach and holds',
   },
   run(input, tables) {
     const { post, stoneBed, fillTop, diameters, reach, perCubicMetre, perMinute, ...question } = input

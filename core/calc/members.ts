@@ -1,8 +1,8 @@
 import { anchorTension, concreteBreakout, thinnestSlab } from '../repair/members/basePlate'
 import { formUplift, pierBearing } from '../repair/members/pier'
 import { sleevePlay } from '../repair/members/sleeve'
-import { calculation, optional, quantity } from './calculation'
-import { soilKey, soilWithFigures } from './fields'
+import { calculation } from './calculation'
+import { optional, quantity, soilKey, soilWithFigures } from './inputs'
 
 export const sleevePlayCalculation = calculation({
   name: 'sleeve-play',

@@ -1,9 +1,11 @@
+import { LIMITS } from '../limits'
 import { gateOpening } from '../setout/gate'
 import { leanOf } from '../setout/lean'
 import { prop } from '../setout/prop'
 import { panelSpacing, spacing } from '../setout/spacing'
 import { STRING_FITS, stringLine, stringSag } from '../setout/stringLine'
-import { calculation, choice, group, listOf, optional, quantity } from './calculation'
+import { calculation } from './calculation'
+import { choice, group, listOf, optional, quantity } from './inputs'
 
 const reading = { offset: quantity(-2, 2, 'm'), over: quantity(0.1, 4, 'm') }
 const station = () => quantity(0, 20_000, 'm')
@@ -41,7 +43,7 @@ export const spacingCalculation = calculation({
   inputs: {
     length: quantity(0.3, 2_000, 'm'),
     maxBay: quantity(0.3, 10, 'm'),
-    avoid: optional(listOf(group({ at: station(), clear: quantity(0, 10, 'm') }), 100), []),
+    avoid: optional(listOf(group({ at: station(), clear: quantity(0, 10, 'm') }), LIMITS.obstacles), []),
     fixedBay: optional(quantity(0.3, 10, 'm')),
   },
   outputs: { stations: 'm' },

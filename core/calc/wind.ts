@@ -1,10 +1,11 @@
+import { EXPOSURES } from '../wind/fence'
 import { InputError } from '../errors'
-import { EXPOSURES } from '../document/job'
 import { meanCoefficient } from '../wind/coefficient'
 import { windLoad } from '../wind/force'
 import { gust50From, WIND_FIGURES } from '../wind/gust50'
 import { gustOfReturnPeriod, returnPeriodOfGust } from '../wind/returnPeriod'
-import { calculation, choice, flag, optional, quantity } from './calculation'
+import { calculation } from './calculation'
+import { choice, flag, optional, quantity } from './inputs'
 
 const stretch = {
   from: quantity(0, 20_000, 'm'),

@@ -1,5 +1,5 @@
+import { holds, type Rule } from '../rules'
 import type { Observations } from './observations'
-import type { MarkKind } from '../document/job'
 import type { Metres } from '../units/types'
 
 /** What of a post and its line bears on how it failed. */
@@ -14,7 +14,7 @@ export interface ConditionFacts {
   /** The line stands in the open or by water, without shelter. */
   exposed: boolean
   /** What is marked within reach of the post. */
-  near: readonly MarkKind[]
+  near: readonly string[]
   /** Kinds of repair chosen along the line. */
   repairKinds: number
 }
@@ -25,8 +25,8 @@ export interface ConditionRow {
   name: string
   /** What to do otherwise this time. */
   advice: string
-  /** Whether readings and facts show it; some only a person sees. */
-  shownBy?: (facts: ConditionFacts) => boolean
+  /** What of {@link ConditionFacts} and the observations shows it; some only a person sees. */
+  when?: Rule
 }
 
 export interface Condition {
@@ -43,8 +43,9 @@ export function conditionsOf(
   facts: ConditionFacts,
   ticked: readonly string[] = [],
 ): Condition[] {
-  return rows.flatMap(({ key, name, advice, shownBy }): Condition[] => {
-    if (shownBy?.(facts)) return [{ condition: key, name, advice, from: 'readings' }]
+  const { observations, ...rest } = facts
+  return rows.flatMap(({ key, name, advice, when }): Condition[] => {
+    if (when && holds(when, { ...observations, ...rest })) return [{ condition: key, name, advice, from: 'readings' }]
     return ticked.includes(key) ? [{ condition: key, name, advice, from: 'person' }] : []
   })
 }

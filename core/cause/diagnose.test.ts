@@ -1,7 +1,8 @@
+import { MATERIALS } from '../timber/materials'
+import { DUTIES } from '../document/vocabulary'
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
-import { OBSERVATION_VALUES, type Observations } from './observations'
-import { DUTIES, MATERIALS } from '../document/job'
+import { SEEN_TOGETHER, type Observations } from './observations'
 import { tables } from '../../tests/support/builders'
 import { diagnose, type Evidence } from './diagnose'
 import { wasteOf } from './nextChecks'
@@ -99,7 +100,7 @@ describe('weighing: properties', () => {
       return fc.record({ offset: fc.double({ min: -0.2, max: 0.2, noNaN: true }), over: fc.constant(1.2) })
     if (row.logistic) return fc.double({ min: 0, max: 60, noNaN: true })
     if (row.bands) return fc.double({ min: 0, max: 0.06, noNaN: true })
-    if (row.observation === 'groundAround') return fc.subarray([...OBSERVATION_VALUES.groundAround])
+    if (row.observation === 'groundAround') return fc.subarray([...SEEN_TOGETHER.groundAround])
     return fc.constantFrom(...Object.keys(row.usual))
   }
   const readings = fc.record(Object.fromEntries(tables.causes.evidence.map((row) => [row.observation, valueOf(row)])), {

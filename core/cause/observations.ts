@@ -1,42 +1,22 @@
+import type { LeanReading } from '../setout/lean'
 import type { Metres } from '../units/types'
 
-/* What can be seen of a post, and the readings that say so. */
+/*
+ * What can be seen of a post, and the readings that say so. The lists here are the one source: types, the
+ * schema of the job file, the table of posts and the questions of the screen are made from them.
+ */
 
-export interface LeanReading {
-  /** Offset over the level's length, m. */
-  offset: Metres
-  over: Metres
-  /** Degrees clockwise from along the run. */
-  direction?: number
-}
+/** Observations that are measured, with the range and unit of each. */
+export const MEASURED = {
+  probeAtGround: { minimum: 0, maximum: 0.2, unit: 'm' },
+  probeBelow: { minimum: 0, maximum: 0.2, unit: 'm' },
+  probeAbove: { minimum: 0, maximum: 0.2, unit: 'm' },
+  moisturePercent: { minimum: 0, maximum: 200, unit: '%' },
+} as const
+type MeasuredKey = keyof typeof MEASURED
 
-/** What was seen; every reading may be missing. */
-export interface Observations {
-  lean?: LeanReading | LeanReading[]
-  leanPattern?: string
-  pushPivot?: string
-  comesUpright?: string
-  probeAtGround?: Metres
-  probeBelow?: Metres
-  probeAbove?: Metres
-  tap?: string
-  breakFace?: string
-  groundAround?: string[]
-  footingFound?: string
-  onset?: string
-  gate?: string
-  sideLoad?: string
-  fixings?: string
-  wrap?: string
-  moisturePercent?: number
-}
-export type ObservationKey = keyof Observations
-
-/** Observations that are measured, not picked. */
-export const MEASURED = ['lean', 'probeAtGround', 'probeBelow', 'probeAbove', 'moisturePercent'] as const
-
-/** Values of the observations that are picked from a list. */
-export const OBSERVATION_VALUES = {
+/** Observations that are picked from a list, one value each. */
+export const PICKED = {
   leanPattern: ['this-post-only', 'neighbours-too', 'whole-line-one-way'],
   pushPivot: [
     'nothing-moves',
@@ -50,6 +30,17 @@ export const OBSERVATION_VALUES = {
   comesUpright: ['easily', 'with-force', 'will-not'],
   tap: ['rings', 'dull', 'hollow'],
   breakFace: ['brown-and-crumbly', 'clean-splinters', 'galleries-and-dust', 'rust-flakes', 'none'],
+  footingFound: ['not-dug', 'none', 'small', 'adequate', 'one-sided', 'cracked', 'dry-pockets', 'stands-proud'],
+  onset: ['after-storm', 'slowly', 'after-frost', 'after-impact', 'after-gate-hung', 'unknown'],
+  gate: ['none', 'hung-here', 'leans-towards-gate'],
+  sideLoad: ['none', 'retained-soil', 'stacked-goods', 'climbing-growth'],
+  fixings: ['sound', 'loose-rails', 'torn-out', 'panel-sunk'],
+  wrap: ['none', 'tight', 'gaping'],
+} as const satisfies Record<string, readonly string[]>
+type PickedKey = keyof typeof PICKED
+
+/** Observations of which several values may be seen together. */
+export const SEEN_TOGETHER = {
   groundAround: [
     'lifted-collar',
     'gap-beside-post',
@@ -59,34 +50,27 @@ export const OBSERVATION_VALUES = {
     'cracked-surface',
     'root',
   ],
-  footingFound: ['not-dug', 'none', 'small', 'adequate', 'one-sided', 'cracked', 'dry-pockets', 'stands-proud'],
-  onset: ['after-storm', 'slowly', 'after-frost', 'after-impact', 'after-gate-hung', 'unknown'],
-  gate: ['none', 'hung-here', 'leans-towards-gate'],
-  sideLoad: ['none', 'retained-soil', 'stacked-goods', 'climbing-growth'],
-  fixings: ['sound', 'loose-rails', 'torn-out', 'panel-sunk'],
-  wrap: ['none', 'tight', 'gaping'],
-} as const satisfies Partial<Record<ObservationKey, readonly string[]>>
+} as const satisfies Record<string, readonly string[]>
+type TogetherKey = keyof typeof SEEN_TOGETHER
+
+/** What was seen; every reading may be missing. An empty list says that somebody looked, and there was nothing. */
+export type Observations = { lean?: LeanReading | LeanReading[] } & { [K in MeasuredKey]?: number } & {
+  [K in PickedKey]?: (typeof PICKED)[K][number]
+} & { [K in TogetherKey]?: (typeof SEEN_TOGETHER)[K][number][] }
+export type ObservationKey = keyof Observations
 
 export const OBSERVATION_KEYS = [
-  ...MEASURED,
-  ...(Object.keys(OBSERVATION_VALUES) as (keyof typeof OBSERVATION_VALUES)[]),
+  'lean',
+  ...(Object.keys(MEASURED) as MeasuredKey[]),
+  ...(Object.keys(PICKED) as PickedKey[]),
+  ...(Object.keys(SEEN_TOGETHER) as TogetherKey[]),
 ] as const satisfies readonly ObservationKey[]
+
+/** Deepest soft wood found at or below the ground line, m; 0 when nobody probed. */
+export function softAtGroundOf({ probeAtGround = 0, probeBelow = 0 }: Observations): Metres {
+  return Math.max(probeAtGround, probeBelow)
+}
 
 /** What a reading was taken with. */
 export const INSTRUMENTS = ['eye', 'spirit-level', 'digital-level', 'moisture-meter'] as const
 export type Instrument = (typeof INSTRUMENTS)[number]
-
-/** Who read what, when and with what; kept for good. */
-export interface ReadingNote {
-  id: string
-  /** ISO 8601 with zone. */
-  at: string
-  by?: string
-  instrument?: Instrument
-}
-
-export interface Reading extends ReadingNote {
-  observation: ObservationKey
-  /** Null when the observation was taken back. */
-  value: unknown
-}

@@ -40,7 +40,7 @@ export function diagnosisPage(tables: CauseTables, conditions: readonly Conditio
     '## What helps failures along',
     table(
       ['seen', 'do not build it again', 'by'],
-      conditions.map(({ name, advice, shownBy }) => [name, advice, shownBy ? 'readings' : 'a tick']),
+      conditions.map(({ name, advice, when }) => [name, advice, when ? 'readings' : 'a tick']),
     ),
     '',
   ].join('\n\n')
@@ -65,7 +65,7 @@ function evidenceOf(row: EvidenceRow, tables: CauseTables): string[] {
 
 function howRead({ bands, logistic, silent }: EvidenceRow): string {
   if (bands)
-    return `Read as: ${bands.map(({ value, upTo }) => (Number.isFinite(upTo) ? `${value} up to ${upTo * 1e3} mm` : `${value} beyond`)).join(', ')}.`
+    return `Read as: ${bands.map(({ value, upTo }) => (upTo === undefined ? `${value} beyond` : `${value} up to ${upTo * 1e3} mm`)).join(', ')}.`
   if (logistic)
     return `A smooth step: half and half at ${logistic.middle}, nine to one ${Number((2.2 * logistic.width).toFixed(3))} away from it.`
   return silent ? `Says nothing: ${silent.join(', ')}.` : ''

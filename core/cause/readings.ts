@@ -1,6 +1,6 @@
-import type { LeanReading, ObservationKey, Observations } from './observations'
+import { leanSlopes, type LeanReading } from '../setout/lean'
+import type { ObservationKey, Observations } from './observations'
 import { remembered } from '../numeric/remember'
-import { leanSlopes } from '../setout/lean'
 import type { CauseTables, EvidenceRow, PostFact } from './tables'
 
 /** Least likelihood of a value that is physically possible. */
@@ -41,7 +41,9 @@ export const outcomesOf = (row: EvidenceRow): string[] =>
 
 function valuesOf(reading: unknown, row: EvidenceRow): string[] {
   if (row.bands && typeof reading === 'number') {
-    return [(row.bands.find((band) => reading <= band.upTo) ?? row.bands[row.bands.length - 1]!).value]
+    return [
+      (row.bands.find(({ upTo }) => upTo !== undefined && reading <= upTo) ?? row.bands[row.bands.length - 1]!).value,
+    ]
   }
   // Somebody looked, and there was nothing.
   if (Array.isArray(reading)) return reading.length > 0 ? (reading as string[]) : ['nothing']
@@ -97,7 +99,7 @@ export function readingFor(row: EvidenceRow, value: string): unknown {
     const at = row.bands.findIndex((band) => band.value === value)
     const low = row.bands[at - 1]?.upTo ?? 0
     const high = row.bands[at]!.upTo
-    return Number.isFinite(high) ? (low + high) / 2 : low * 1.2
+    return high === undefined ? low * 1.2 : (low + high) / 2
   }
   if (row.observation === 'groundAround') return value === 'nothing' ? [] : [value]
   return value

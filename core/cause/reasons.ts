@@ -1,12 +1,6 @@
+import { GAUSS_NODES, GAUSS_WEIGHTS } from '../numeric/quadrature'
 import { logOddsOf, type Weighing } from './weigh'
 
-/** Nodes and weights of the 6-point Gauss–Legendre rule on (0, 1). */
-const NODES = [
-  -0.932469514203152, -0.661209386466265, -0.238619186083197, 0.238619186083197, 0.661209386466265, 0.932469514203152,
-].map((x) => (1 + x) / 2)
-const WEIGHTS = [
-  0.17132449237917, 0.360761573048139, 0.467913934572691, 0.467913934572691, 0.360761573048139, 0.17132449237917,
-].map((w) => w / 2)
 /** Others with a smaller share than this are summed by themselves. */
 const NEARLY_ALL = 1e-3
 /** The path is cut into so many parts; what is left over is shared out. */
@@ -28,9 +22,9 @@ export function sharesOf({ possible, base, voices, logWeights }: Weighing): numb
   const shares = base.map(() => new Array<number>(voices.length).fill(0))
   const change = base.map((weight, i) => logWeights[i]! - weight)
   for (let part = 0; part < PARTS; part++) {
-    for (let node = 0; node < NODES.length; node++) {
-      const t = (part + NODES[node]!) / PARTS
-      addRates(shares, voices, possible, weightsAt(base, change, possible, t), WEIGHTS[node]! / PARTS)
+    for (let node = 0; node < GAUSS_NODES.length; node++) {
+      const t = (part + GAUSS_NODES[node]!) / PARTS
+      addRates(shares, voices, possible, weightsAt(base, change, possible, t), GAUSS_WEIGHTS[node]! / PARTS)
     }
   }
   for (const i of possible) {

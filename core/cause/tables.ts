@@ -1,3 +1,4 @@
+import type { Rule } from '../rules'
 import type { ObservationKey } from './observations'
 import type { Minutes } from '../units/types'
 
@@ -47,7 +48,7 @@ export type PostFact = (typeof POST_FACTS)[number]
 export interface PriorRule {
   fact: PostFact
   causes: readonly Cause[]
-  when: (post: PostFacts) => boolean
+  when: Rule
   factor: number
   because: string
 }
@@ -66,8 +67,8 @@ export interface ValueWeights {
 
 export interface Band {
   value: string
-  /** Largest reading that still counts as this value. */
-  upTo: number
+  /** Largest reading that still counts as this value; the last band takes all that is left. */
+  upTo?: number
 }
 
 export interface EvidenceRow {

@@ -1,3 +1,4 @@
+import { holds } from '../rules'
 import type { CauseTables, PostFacts } from './tables'
 import type { Voice } from './readings'
 
@@ -27,7 +28,8 @@ export interface Weighing {
 export function weigh(facts: PostFacts, seen: readonly Voice[], tables: CauseTables): Weighing {
   const impossible: (string | undefined)[] = tables.causes.map(
     ({ key }) =>
-      tables.priorRules.find((rule) => rule.factor === 0 && rule.causes.includes(key) && rule.when(facts))?.because,
+      tables.priorRules.find((rule) => rule.factor === 0 && rule.causes.includes(key) && holds(rule.when, { ...facts }))
+        ?.because,
   )
   const possible = tables.causes.flatMap((_cause, i) => (impossible[i] === undefined ? [i] : []))
   const base = tables.causes.map(({ prior }) => Math.log(prior))
@@ -38,7 +40,7 @@ export function weigh(facts: PostFacts, seen: readonly Voice[], tables: CauseTab
 
 function factVoices(facts: PostFacts, tables: CauseTables): Voice[] {
   return tables.priorRules
-    .filter((rule) => rule.factor > 0 && rule.when(facts))
+    .filter((rule) => rule.factor > 0 && holds(rule.when, { ...facts }))
     .map(({ fact, causes, factor, because }) => ({
       source: fact,
       says: because,

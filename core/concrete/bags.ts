@@ -1,5 +1,7 @@
 import { InputError } from '../errors'
+import { wholeUp } from '../numeric/rounding'
 import type { Section } from '../timber/section'
+import { WATER_DENSITY } from '../units/constants'
 import type { CubicMetres, Kilograms, Metres, Minutes, Pascals } from '../units/types'
 import { BAG, BARROW, handBatch, handBatchStrength, inBatches, type Batches, type HandBatch } from './handBatch'
 import { freeVolume, type HoleShape } from './volume'
@@ -73,7 +75,6 @@ export interface BagOrder {
   batch?: HandBatch & { batches: Batches }
 }
 
-const WATER_DENSITY = 1_000
 /** Abrams: eight times weaker for each unit of water over cement. */
 const ABRAMS_BASE = 8
 
@@ -109,7 +110,7 @@ function baggedOrder(
   post: Section | undefined,
 ): BagOrder {
   const exactCount = concrete / mix.yields
-  const count = Math.ceil(exactCount - 1e-9)
+  const count = wholeUp(exactCount)
   const water = count * (filling.water === 'on-top' ? mix.waterOnTop! : mix.waterMixed)
   const ruleWater = filling.water === 'third-of-hole' ? thirdOfHole(hole, post) : water
   const extra = count > 0 ? (ruleWater - water) / count : 0

@@ -1,3 +1,4 @@
+import { wholeUp } from '../numeric/rounding'
 import type { CubicMetres, Kilograms, Metres } from '../units/types'
 import type { Filling } from './bags'
 
@@ -27,7 +28,7 @@ export function fillQuantities(
   height: Metres,
   order?: { count: number; water: CubicMetres },
 ): FillQuantities {
-  const layers = filling.layer === undefined ? undefined : Math.max(1, Math.ceil(height / filling.layer - 1e-9))
+  const layers = filling.layer === undefined ? undefined : Math.max(1, wholeUp(height / filling.layer))
   return {
     ...(layers === undefined ? {} : { layers, layerThickness: height / layers }),
     ...(filling.density === undefined ? {} : { mass: volume * filling.density }),

@@ -1,9 +1,10 @@
+import { wholeUp } from '../numeric/rounding'
+import { WATER_DENSITY } from '../units/constants'
 import type { CubicMetres, Kilograms, Pascals } from '../units/types'
 
 /** Densities of the grains and of the loose heaps, kg/m³. */
 const CEMENT = { solid: 3150, loose: 1440 }
 const BALLAST = { solid: 2650, loose: 1650 }
-const WATER = 1000
 const AIR = 0.02
 /** Cement and ballast as sold, kg. */
 export const BAG: Kilograms = 25
@@ -30,7 +31,7 @@ export interface HandBatch {
  */
 export function handBatch(concrete: CubicMetres, ratio: number, waterCement: number, moisture: number): HandBatch {
   const parts = (ratio * BALLAST.loose) / CEMENT.loose
-  const perKilogram = 1 / CEMENT.solid + parts / BALLAST.solid + waterCement / WATER
+  const perKilogram = 1 / CEMENT.solid + parts / BALLAST.solid + waterCement / WATER_DENSITY
   const cement = (concrete * (1 - AIR)) / perKilogram
   const dry = cement * parts
   const ballast = dry * (1 + moisture)
@@ -43,7 +44,7 @@ export function handBatch(concrete: CubicMetres, ratio: number, waterCement: num
   }
 }
 
-const wholeBags = (mass: Kilograms) => Math.ceil(mass / BAG - 1e-9)
+const wholeBags = (mass: Kilograms) => wholeUp(mass / BAG)
 
 export interface Batches {
   count: number
@@ -63,7 +64,7 @@ export const BARROW: CubicMetres = 0.04
  * @example inBatches(handBatch(0.1, 6, 0.6, 0), 0.1, BARROW).count // 3
  */
 export function inBatches(batch: HandBatch, concrete: CubicMetres, filled: CubicMetres): Batches {
-  const count = Math.max(1, Math.ceil(concrete / filled - 1e-9))
+  const count = Math.max(1, wholeUp(concrete / filled))
   return { count, cement: batch.cement / count, ballast: batch.ballast / count, water: batch.water / count }
 }
 

@@ -1,3 +1,5 @@
+import { median } from '../numeric/statistics'
+
 export const DIGGING_TOOLS = ['auger', 'post-hole-digger', 'spade'] as const
 export type DiggingTool = (typeof DIGGING_TOOLS)[number]
 
@@ -16,8 +18,5 @@ const ENOUGH_HOLES = 5
  */
 export function overdig(tool: DiggingTool, soilExtra: number, recorded: readonly number[] = []): number {
   if (recorded.length < ENOUGH_HOLES) return BY_TOOL[tool] + soilExtra
-  const sorted = [...recorded].sort((a, b) => a - b)
-  const middle = Math.floor(sorted.length / 2)
-  const median = sorted.length % 2 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
-  return Math.max(0, median - 1)
+  return Math.max(0, median(recorded) - 1)
 }

@@ -1,4 +1,5 @@
 import { InputError, requireNumber } from '../errors'
+import { GAUSS_NODES, GAUSS_WEIGHTS } from '../numeric/quadrature'
 import { grossArea, type Section } from '../timber/section'
 import type { CubicMetres, Metres } from '../units/types'
 
@@ -25,6 +26,19 @@ export interface HoleVolumes {
   stone: CubicMetres
   /** Loose, m³. */
   spoil: CubicMetres
+  /** Soil or turf over the fill, m³. */
+  topping: CubicMetres
+  /** What stands in the concrete, m³. */
+  solids: CubicMetres
+  /** Beyond the hole: what an old block left that was broken out, m³. */
+  void: CubicMetres
+}
+
+/** Round room in the ground, about the hole's own middle. */
+export interface RoundVoid {
+  diameter: Metres
+  top: Metres
+  bottom: Metres
 }
 
 const CROWN_HEIGHT = 0.025
@@ -41,6 +55,8 @@ export interface HoleContents {
   /** Share dug over plan and filled with concrete, 0.1 is 10 %. */
   overdig?: number
   ground?: 'clay' | 'sand'
+  /** Room that an old block left: concrete fills what is really there. */
+  leftBy?: RoundVoid
 }
 
 /**
@@ -50,9 +66,10 @@ export interface HoleContents {
  * @source volumes of revolution; swell and crown are working values
  * @example round 0.300 by 0.750, stone bed 0.100, fill top 0.075, post 100 × 100:
  *   concrete 34.89 L
+ * @example the same where a block of 0.600 by 0.900 came out: 201.4 L more
  */
 export function holeVolumes(contents: HoleContents): HoleVolumes {
-  const { hole, post, insets = [], overdig = 0, ground = 'clay' } = contents
+  const { hole, post, insets = [], overdig = 0, ground = 'clay', leftBy } = contents
   const { depth, stoneBed = 0, fillTop = 0 } = hole
   requireHole(hole)
   requireNumber('overdig', overdig, 0, 2)
@@ -64,11 +81,15 @@ export function holeVolumes(contents: HoleContents): HoleVolumes {
   const crown = hole.crown ? (areaAt(hole, Math.max(0, fillTop)) * CROWN_HEIGHT) / 3 : 0
   const postVolume = post ? grossArea(post) * (stoneTop - fillTop) : 0
   const insetVolume = insets.reduce((sum, volume) => sum + volume, 0)
+  const left = leftBy ? volumeBeyond(hole, leftBy) : 0
   return {
     hole: planned + extra,
-    concrete: Math.max(0, inHole + collar + crown + extra - postVolume - insetVolume),
+    concrete: Math.max(0, inHole + collar + crown + extra - postVolume - insetVolume + left),
     stone: volumeBetween(hole, stoneTop, depth),
     spoil: (planned + extra) * SWELL[ground],
+    topping: volumeBetween(hole, 0, Math.max(0, fillTop)),
+    solids: postVolume + insetVolume,
+    void: left,
   }
 }
 
@@ -113,6 +134,25 @@ function volumeBetween(hole: HoleShape, top: Metres, bottom: Metres): CubicMetre
   }
   const middle = areaAt(hole, (top + bottom) / 2)
   return ((bottom - top) / 6) * (areaAt(hole, top) + 4 * middle + areaAt(hole, bottom))
+}
+
+/** Of a round void, what lies outside the hole and below its topping, m³. */
+function volumeBeyond(hole: HoleShape, { diameter, top, bottom }: RoundVoid): CubicMetres {
+  requireNumber('leftBy.diameter', diameter, 0.05, 3, 'm')
+  requireNumber('leftBy.bottom', bottom, top, 5, 'm')
+  const from = Math.max(top, hole.fillTop ?? 0)
+  // Sizes of a hole change at few depths: between two of them one side is the wider all the way, or a cone.
+  const stops = [from, bottom, hole.depth, ...(hole.shape === 'belled' ? [hole.depth - hole.bellHeight] : [])]
+    .filter((z) => z >= from && z <= bottom)
+    .sort((a, b) => a - b)
+  const beyond = (z: Metres) => Math.max(0, disc(diameter) - (z < hole.depth ? areaAt(hole, z) : 0))
+  return stops.slice(1).reduce((sum, z, i) => {
+    const above = stops[i]!
+    return (
+      sum +
+      GAUSS_NODES.reduce((part, x, n) => part + GAUSS_WEIGHTS[n]! * beyond(above + x * (z - above)), 0) * (z - above)
+    )
+  }, 0)
 }
 
 const disc = (diameter: Metres) => (Math.PI * diameter ** 2) / 4

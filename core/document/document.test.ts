@@ -1,21 +1,20 @@
+import { checkJob, readJob } from './check'
+import { applyCommand, applyCommands, inverseOfAll, targetOf } from '../edit/apply'
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../data/demo/jobs'
 import { InputError } from '../errors'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
 import { readBatch } from '../edit/batch'
-import { applyCommand, applyCommands, inverseOfAll, targetOf, type Command } from '../edit/commands'
+import { type Command } from '../edit/commands'
 import { jobFileName } from './fileName'
-import { knownKeys } from './knownKeys'
 import { rebase } from '../edit/rebase'
 import { newJob } from './newJob'
 import { postState } from './postState'
-import { checkJob, readJob } from './schema'
 import { jobSummary } from './summary'
 import type { Job } from './job'
 import type { Observations } from '../cause/observations'
 
-const known = knownKeys(tables)
 const job = jobOf(
   runOfPosts(4, 2.4, (i) =>
     i === 1
@@ -38,12 +37,12 @@ const reading = (key: keyof Observations, value: unknown, post = 'A2'): Command 
 
 describe('job document', () => {
   it.each(demoJobs().map((each) => [each.name, each] as const))('%s is valid', (_name, each) => {
-    expect(checkJob(each, known)).toEqual([])
+    expect(checkJob(each, tables)).toEqual([])
   })
 
   it('keeps unknown keys', () => {
     const document = { ...job, later: { part: 1 } }
-    expect(readJob(document, known)).toBe(document)
+    expect(readJob(document, tables)).toBe(document)
   })
 
   const changed = (change: (copy: Job) => unknown) => {
@@ -104,9 +103,9 @@ describe('job document', () => {
     ],
     ['nothing', null, 'document'],
   ])('refuses %s and names the key', (_name, document, key) => {
-    const errors = checkJob(document, known)
+    const errors = checkJob(document, tables)
     expect(errors.map((error) => error.key)).toContain(key)
-    expect(() => readJob(document, known)).toThrow(InputError)
+    expect(() => readJob(document, tables)).toThrow(InputError)
   })
 })
 
@@ -219,7 +218,7 @@ describe('small things around a job', () => {
     const made = newJob({ name: ' Back fence ', tape: '4 x 2.4', height: 1.8 })
     expect(made.name).toBe('Back fence')
     expect(made.lines[0]!.posts.map((post) => post.station)).toEqual([0, 2.4, 4.8, 7.2, 9.6])
-    expect(checkJob(made, known)).toEqual([])
+    expect(checkJob(made, tables)).toEqual([])
     expect(newJob({ name: 'x', tape: `0, 8'`, units: 'feet-inches', height: 1 }).lines[0]!.length).toBeCloseTo(
       2.4384,
       9,

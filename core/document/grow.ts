@@ -1,3 +1,4 @@
+import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
 import type { Command } from '../edit/commands'
 import type { Job, Line, Post } from './job'
@@ -68,9 +69,8 @@ export function copyOf(line: Line, post: Post, id: string): Post {
   const before = line.posts[i - 1]
   const after = line.posts[i + 1]
   const bay: Metres = before ? post.station - before.station : after ? after.station - post.station : USUAL_BAY
-  const beyond = round(post.station + bay)
-  const station = after && after.station <= beyond ? round((post.station + after.station) / 2) : beyond
+  const beyond = tidy(post.station + bay)
+  const station = after && after.station <= beyond ? tidy((post.station + after.station) / 2) : beyond
   return { id, ...sharedFacts(post), station }
 }
-const round = (length: Metres) => Math.round(length * 1e6) / 1e6
 const USUAL_BAY: Metres = 2.4

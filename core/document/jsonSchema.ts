@@ -1,6 +1,6 @@
+import { JOB_VERSION } from './vocabulary'
 import type { SchemaDescription, SchemaObjectDescription, SchemaInnerTypeDescription } from 'yup'
-import { jobSchema, leanReading, sectionShapes } from './schema'
-import { JOB_VERSION } from './job'
+import { jobSchema, leanReadingSchema, sectionShapes } from './schema'
 
 type JsonSchema = Record<string, unknown>
 
@@ -57,10 +57,11 @@ function translateObject({ fields }: SchemaObjectDescription): JsonSchema {
   }
 }
 
-/** The two parts whose form depends on their value. */
+/** The parts whose form depends on their value. */
 function byShape(key: string): JsonSchema {
+  if (key === 'parts') return { type: 'object', additionalProperties: { type: 'string' } }
   if (key === 'lean') {
-    const one = translate(leanReading.describe(), 'reading')
+    const one = translate(leanReadingSchema.describe(), 'reading')
     return { anyOf: [one, { type: 'array', items: one, maxItems: 2 }] }
   }
   return {

@@ -1,8 +1,10 @@
+import { JOB_FORMAT, JOB_VERSION } from './vocabulary'
+import { postsFromTape } from './tapePosts'
 import { InputError, requireChoice, requireNumber } from '../errors'
-import { parseTape, postsFromTape } from '../setout/tape'
+import { parseTape } from '../setout/tape'
 import { LENGTH_SYSTEMS, type LengthSystem } from '../units/length'
 import type { Metres } from '../units/types'
-import { JOB_FORMAT, JOB_VERSION, type Job } from './job'
+import { type Job } from './job'
 
 export interface NewJob {
   name: string

@@ -1,71 +1,86 @@
 import { array, lazy, mixed, number, string } from 'yup'
-import { InputError } from '../errors'
 import {
-  DUTIES,
-  EXPOSURES,
-  FOOTING_KINDS,
-  JOB_FORMAT,
-  JOB_VERSION,
-  LINE_KINDS,
-  MARK_KINDS,
-  MATERIALS,
-  SERVICES,
-  SEASONS,
-  type Job,
-} from './job'
+  INSTRUMENTS,
+  MEASURED,
+  OBSERVATION_KEYS,
+  PICKED,
+  SEEN_TOGETHER,
+  type Observations,
+} from '../cause/observations'
 import { CAUSES } from '../cause/tables'
-import { INSTRUMENTS, OBSERVATION_KEYS, OBSERVATION_VALUES } from '../cause/observations'
-import { choice, flag, listOfAtMost, name, part, quantity, range, text, time, TIME_SAYS } from './fields'
-import { violationsOf } from './violations'
+import { SEASONS } from '../ground/soil'
+import { LIMITS, LONGEST } from '../limits'
+import {
+  choice,
+  flag,
+  listOfAtMost,
+  name,
+  needed,
+  neededChoice,
+  neededTime,
+  part,
+  quantity,
+  record,
+  tableKey,
+  text,
+  time,
+  typed,
+} from '../schema/fields'
+import type { LeanReading } from '../setout/lean'
+import { MATERIALS } from '../timber/materials'
+import type { Section } from '../timber/section'
+import { EXPOSURES, LINE_KINDS } from '../wind/fence'
+import { DUTIES, FOOTING_KINDS, HOLE_SHAPES, JOB_FORMAT, JOB_VERSION, MARK_KINDS, SERVICES } from './vocabulary'
 
-/* What a job file may hold. Unknown keys are kept. */
+/*
+ * What a job file may hold: the one source of the document's types (job.ts), of its JSON Schema, of what
+ * commands may write and of what calculations take. Unknown keys are kept.
+ */
 
-const coordinatesSay = 'longitude, latitude and perhaps a height'
-
-export const sectionShapes: Record<string, ReturnType<typeof part>> = {
-  rectangle: part({ along: size(), across: size() }),
-  round: part({ diameter: size() }),
-  tube: part({ diameter: size(), wall: wall() }),
-  hollow: part({ along: size(), across: size(), wall: wall() }),
+const size = () => needed(0.02, 1, 'm')
+const wall = () => needed(0.0005, 0.2, 'm')
+export const sectionShapes = {
+  rectangle: record({ along: size(), across: size() }),
+  round: record({ diameter: size() }),
+  tube: record({ diameter: size(), wall: wall() }),
+  hollow: record({ along: size(), across: size(), wall: wall() }),
 }
-function size() {
-  return quantity(0.02, 1, 'm').required(range(0.02, 1, 'm'))
+const shapeless = record({ shape: neededChoice(Object.keys(sectionShapes)) })
+const ofShape = (value: unknown) => {
+  const shape = (value as { shape?: keyof typeof sectionShapes } | null | undefined)?.shape
+  return shape !== undefined && Object.hasOwn(sectionShapes, shape) ? sectionShapes[shape] : shapeless
 }
-function wall() {
-  return quantity(0.0005, 0.2, 'm').required(range(0.0005, 0.2, 'm'))
-}
-const section = lazy((value: unknown) => {
-  if (value === undefined) return mixed().notRequired()
-  const shape = (value as { shape?: string } | null)?.shape ?? ''
-  const shapes = Object.keys(sectionShapes)
-  const says = `one of ${shapes.join(', ')}`
-  return sectionShapes[shape] ?? part({ shape: choice(shapes).required(says) })
-})
+/** A post's section: its sizes depend on its shape. */
+export const neededSectionSchema = typed<Section>(lazy(ofShape))
+export const sectionSchema = typed<Section | undefined>(
+  lazy((value: unknown) => (value === undefined ? mixed().notRequired() : ofShape(value))),
+)
 
-export const leanReading = part({
-  offset: quantity(-2, 2, 'm').required(range(-2, 2, 'm')),
-  over: quantity(0.1, 4, 'm').required(range(0.1, 4, 'm')),
+export const leanReadingSchema = record({
+  offset: needed(-2, 2, 'm'),
+  over: needed(0.1, 4, 'm'),
   direction: quantity(0, 360, 'degrees'),
 })
+const leanSchema = typed<LeanReading | LeanReading[] | undefined>(
+  lazy((value: unknown) => {
+    if (value === undefined) return mixed().notRequired()
+    return Array.isArray(value) ? array(leanReadingSchema).strict().max(2, 'at most two readings') : leanReadingSchema
+  }),
+)
 
-const observations = part({
-  lean: lazy((value: unknown) =>
-    Array.isArray(value) ? array().of(leanReading).max(2, 'at most two readings') : leanReading,
-  ),
-  probeAtGround: quantity(0, 0.2, 'm'),
-  probeBelow: quantity(0, 0.2, 'm'),
-  probeAbove: quantity(0, 0.2, 'm'),
-  moisturePercent: quantity(0, 200, '%'),
-  groundAround: array().of(choice(OBSERVATION_VALUES.groundAround)).strict().typeError('a list'),
-  ...Object.fromEntries(
-    Object.entries(OBSERVATION_VALUES)
-      .filter(([key]) => key !== 'groundAround')
-      .map(([key, values]) => [key, choice(values)]),
-  ),
-})
+const fieldsOf = <V>(values: Readonly<Record<string, V>>, field: (value: V) => ReturnType<typeof typed>) =>
+  Object.fromEntries(Object.entries(values).map(([key, value]) => [key, field(value)]))
+export const observationsSchema = typed<Observations | undefined>(
+  part({
+    lean: leanSchema,
+    ...fieldsOf(MEASURED, ({ minimum, maximum, unit }) => quantity(minimum, maximum, unit)),
+    ...fieldsOf(PICKED, (values) => choice<string>(values)),
+    ...fieldsOf(SEEN_TOGETHER, (values) => array(choice<string>(values)).strict().typeError('a list')),
+  }),
+)
 
-const footing = part({
-  kind: choice(FOOTING_KINDS).required(`one of ${FOOTING_KINDS.join(', ')}`),
+export const footingSchema = record({
+  kind: neededChoice(FOOTING_KINDS),
   diameter: quantity(0.05, 3, 'm'),
   top: quantity(0, 3, 'm'),
   bottom: quantity(0.05, 5, 'm').test('below-top', 'deeper than its top', function (bottom) {
@@ -73,97 +88,120 @@ const footing = part({
   }),
 })
 
-const repair = part({
-  method: text(60),
-  mix: text(60),
-  filling: text(60),
-  spur: text(60),
-  fixing: text(60),
-  pin: text(60),
-  hole: part({
-    shape: choice(['round']),
-    diameter: quantity(0.1, 2, 'm'),
-    depth: quantity(0.2, 4, 'm').test('room', 'deeper than its stone bed and its topping together', function (depth) {
-      const { stoneBed = 0.1, fillTop = 0.075 } = this.parent as { stoneBed?: number; fillTop?: number }
-      return depth === undefined || depth - stoneBed > Math.max(0.05, fillTop)
-    }),
-    stoneBed: quantity(0, 1, 'm'),
-    fillTop: quantity(-0.2, 1, 'm'),
+export const holeSchema = record({
+  shape: choice(HOLE_SHAPES),
+  diameter: quantity(0.1, 2, 'm'),
+  depth: quantity(0.2, 4, 'm').test('room', 'deeper than its stone bed and its topping together', function (depth) {
+    const { stoneBed = 0.1, fillTop = 0.075 } = this.parent as { stoneBed?: number; fillTop?: number }
+    return depth === undefined || depth - stoneBed > Math.max(0.05, fillTop)
   }),
+  stoneBed: quantity(0, 1, 'm'),
+  fillTop: quantity(-0.2, 1, 'm'),
+})
+
+const partKey = (kind: string) => tableKey(kind, ({ parts }) => parts.lists[kind]?.rows ?? [])
+/** Parts by their kind: which kinds there are, the tables say. */
+const partsSchema = typed<Record<string, string> | undefined>(
+  lazy((value: unknown) => {
+    if (value === undefined) return mixed().notRequired()
+    const kinds = typeof value === 'object' && value !== null ? Object.keys(value) : []
+    return record(Object.fromEntries(kinds.map((kind) => [kind, partKey(kind).required(`the key of a ${kind}`)])))
+  }),
+)
+export const repairSchema = record({
+  method: tableKey('method', ({ parts }) => parts.methods),
+  mix: tableKey('mix', ({ mixes }) => mixes),
+  filling: tableKey('way of filling', ({ fillings }) => fillings),
+  // As older files have them; `parts` stands before them.
+  spur: partKey('spur'),
+  fixing: partKey('fixing'),
+  pin: partKey('pin'),
+  parts: partsSchema,
+  hole: holeSchema.optional(),
 })
 
 const readingNote = {
-  id: name(64),
-  at: time.required(TIME_SAYS),
-  by: text(100),
+  id: name(LONGEST.identity),
+  at: neededTime(),
+  by: text(LONGEST.person),
   instrument: choice(INSTRUMENTS),
 }
 /** Time, person and instrument of a reading, as a command brings them. */
 export const readingNoteSchema = part(readingNote)
-
-const said = { at: time.required(TIME_SAYS), by: text(100) }
-const verdict = part({ ...said, cause: choice(CAUSES).required(`one of ${CAUSES.join(', ')}`), note: text(1000) })
-
-export const photographSchema = part({
-  id: name(64),
-  height: quantity(-3, 12, 'm'),
-  pixelWidth: quantity(1, 20_000).required(range(1, 20_000, '')),
-  pixelHeight: quantity(1, 20_000).required(range(1, 20_000, '')),
-  at: time,
-  by: text(100),
-  note: text(500),
-  place: part({
-    latitude: quantity(-90, 90, 'degrees').required(range(-90, 90, 'degrees')),
-    longitude: quantity(-180, 180, 'degrees').required(range(-180, 180, 'degrees')),
-  }),
+export const readingSchema = record({
+  ...readingNote,
+  observation: neededChoice(OBSERVATION_KEYS),
+  // Null when the observation was taken back.
+  value: typed<unknown>(mixed()),
 })
 
-export const postSchema = part({
-  id: name(40),
-  station: quantity(0, 20_000, 'm').required(range(0, 20_000, 'm')),
+const said = { at: neededTime(), by: text(LONGEST.person) }
+const verdictSchema = record({ ...said, cause: neededChoice(CAUSES), note: text(LONGEST.judgement) })
+export const judgementSchema = record({
+  overruled: verdictSchema.optional(),
+  found: verdictSchema.optional(),
+  cleared: part({ ...said, note: name(LONGEST.judgement) }),
+})
+
+export const photographSchema = record({
+  id: name(LONGEST.identity),
+  height: quantity(-3, 12, 'm'),
+  pixelWidth: needed(1, 20_000),
+  pixelHeight: needed(1, 20_000),
+  at: time(),
+  by: text(LONGEST.person),
+  note: text(LONGEST.note),
+  place: part({ latitude: needed(-90, 90, 'degrees'), longitude: needed(-180, 180, 'degrees') }),
+})
+
+export const gateSchema = record({
+  leafWidth: quantity(0.3, 6, 'm'),
+  leafMass: quantity(1, 1000, 'kg'),
+  hingeSpacing: quantity(0.1, 3, 'm'),
+})
+
+export const postSchema = record({
+  id: name(LONGEST.lineOrPost),
+  station: needed(0, 20_000, 'm'),
   groundLevel: quantity(-50, 50, 'm'),
   duty: choice(DUTIES),
   material: choice(MATERIALS),
-  section,
+  section: sectionSchema,
   length: quantity(0.3, 12, 'm'),
   ageYears: quantity(0, 200, 'years'),
-  soil: text(40),
+  soil: tableKey('soil', ({ soils }) => soils),
   saturated: flag(),
-  footing,
-  gate: part({
-    leafWidth: quantity(0.3, 6, 'm'),
-    leafMass: quantity(1, 1000, 'kg'),
-    hingeSpacing: quantity(0.1, 3, 'm'),
-  }),
-  steadyLoad: part({
-    pressure: quantity(0, 20_000, 'Pa').required(range(0, 20_000, 'Pa')),
-    height: quantity(0.05, 4, 'm').required(range(0.05, 4, 'm')),
-  }),
-  observations,
-  conditions: listOfAtMost(40, 'conditions', text(60)),
-  judgement: part({ overruled: verdict, found: verdict, cleared: part({ ...said, note: name(1000) }) }),
-  readings: listOfAtMost(
-    1000,
-    'readings',
-    part({ ...readingNote, observation: choice(OBSERVATION_KEYS).required(), value: mixed() }),
-  ),
-  photographs: listOfAtMost(100, 'photographs', photographSchema),
-  repair,
+  footing: footingSchema.optional(),
+  gate: gateSchema.optional(),
+  steadyLoad: part({ pressure: needed(0, 20_000, 'Pa'), height: needed(0.05, 4, 'm') }),
+  observations: observationsSchema,
+  conditions: listOfAtMost(LIMITS.conditions, 'conditions', text(LONGEST.key).defined()),
+  judgement: judgementSchema.optional(),
+  readings: listOfAtMost(LIMITS.readings, 'readings', readingSchema),
+  photographs: listOfAtMost(LIMITS.photographs, 'photographs', photographSchema),
+  repair: repairSchema.optional(),
 })
 
-export const markSchema = part({
-  id: name(40),
-  kind: choice(MARK_KINDS).required(`one of ${MARK_KINDS.join(', ')}`),
-  station: quantity(0, 20_000, 'm').required(range(0, 20_000, 'm')),
+export const markSchema = record({
+  id: name(LONGEST.lineOrPost),
+  kind: neededChoice(MARK_KINDS),
+  station: needed(0, 20_000, 'm'),
   offset: quantity(-100, 100, 'm'),
   size: quantity(0.005, 5, 'm'),
   service: choice(SERVICES),
-  note: text(500),
+  note: text(LONGEST.note),
 })
 
-export const lineSchema = part({
-  id: name(40),
-  name: text(200),
+export type Coordinates = [longitude: number, latitude: number] | [longitude: number, latitude: number, height: number]
+const coordinatesSay = 'longitude, latitude and perhaps a height'
+const coordinatesSchema = array(number().strict().required('a number'))
+  .strict()
+  .min(2, coordinatesSay)
+  .max(3, coordinatesSay)
+
+export const lineSchema = record({
+  id: name(LONGEST.lineOrPost),
+  name: text(LONGEST.name),
   kind: choice(LINE_KINDS),
   height: quantity(0.3, 4, 'm'),
   gap: quantity(0, 1, 'm').test('under-cladding', 'less than the height of the fence', function (gap) {
@@ -175,119 +213,39 @@ export const lineSchema = part({
   cornerAtEnd: flag(),
   remainingYears: quantity(0, 200, 'years'),
   levelReference: quantity(-20, 20, 'm'),
-  marks: listOfAtMost(500, 'marks', markSchema),
-  course: listOfAtMost(
-    5000,
-    'points',
-    array().of(number().strict().required('a number')).strict().min(2, coordinatesSay).max(3, coordinatesSay),
-  ),
-  posts: array()
-    .of(postSchema)
+  marks: listOfAtMost(LIMITS.marks, 'marks', markSchema),
+  course: listOfAtMost(LIMITS.coursePoints, 'points', typed<Coordinates>(coordinatesSchema)),
+  posts: array(postSchema)
     .strict()
     .typeError('a list of posts')
     .required('a list of posts')
     .min(1, 'at least one post')
-    .max(2000, 'at most 2000 posts'),
+    .max(LIMITS.posts, `at most ${LIMITS.posts} posts`),
 })
 
-export const jobSchema = part({
-  format: string().required(`"${JOB_FORMAT}"`).oneOf([JOB_FORMAT], `"${JOB_FORMAT}"`),
-  version: number().required(`${JOB_VERSION}`).oneOf([JOB_VERSION], `${JOB_VERSION}`),
-  name: name(200),
-  site: part({
-    name: text(200),
-    exposure: choice(EXPOSURES),
-    shelter: quantity(0.1, 1),
-    gust50: quantity(10, 100, 'm/s'),
-    frostDepth: quantity(0, 3, 'm'),
-    minimumDepth: quantity(0, 3, 'm'),
-    targetReturnYears: quantity(2, 1000, 'years'),
-    season: choice(SEASONS),
-  }),
-  lines: array()
-    .of(lineSchema)
+export const siteSchema = record({
+  name: text(LONGEST.name),
+  exposure: choice(EXPOSURES),
+  shelter: quantity(0.1, 1),
+  gust50: quantity(10, 100, 'm/s'),
+  frostDepth: quantity(0, 3, 'm'),
+  minimumDepth: quantity(0, 3, 'm'),
+  targetReturnYears: quantity(2, 1000, 'years'),
+  season: choice(SEASONS),
+})
+
+const exactly = <const T extends string>(value: T) => string().required(`"${value}"`).oneOf([value], `"${value}"`)
+export const jobSchema = record({
+  format: exactly(JOB_FORMAT),
+  version: number()
+    .required(`${JOB_VERSION}`)
+    .oneOf([JOB_VERSION] as const, `${JOB_VERSION}`),
+  name: name(LONGEST.name),
+  site: siteSchema.optional(),
+  lines: array(lineSchema)
     .strict()
     .typeError('a list of lines')
     .required('a list of lines')
     .min(1, 'at least one line')
-    .max(50, 'at most 50 lines'),
-}).required('an object')
-
-/** Known soils, mixes and methods, to check names against. */
-export interface KnownKeys {
-  soils: readonly string[]
-  methods: readonly string[]
-  mixes: readonly string[]
-  fillings: readonly string[]
-  spurs: readonly string[]
-  fixings: readonly string[]
-  pins: readonly string[]
-}
-
-/**
- * Everything that is wrong with a document, each with key, value and range.
- *
- * @example checkJob({ format: 'vindex-job', version: 1, name: '', lines: [] }, known).length // 2
- */
-export function checkJob(document: unknown, known: KnownKeys): InputError[] {
-  const newer = newerVersion(document)
-  if (newer) return [newer]
-  const violations = violationsOf(jobSchema, document, 'document')
-  if (violations.length > 0) return violations
-  return [...checkOrder(document as Job), ...checkKeys(document as Job, known)]
-}
-
-/** @throws InputError, the first of {@link checkJob} */
-export function readJob(document: unknown, known: KnownKeys): Job {
-  const [first] = checkJob(document, known)
-  if (first) throw first
-  return document as Job
-}
-
-function newerVersion(document: unknown): InputError | undefined {
-  const { format, version } = (document ?? {}) as Partial<Record<'format' | 'version', unknown>>
-  if (format !== JOB_FORMAT || typeof version !== 'number' || version <= JOB_VERSION) return undefined
-  return new InputError('version', version, `${JOB_VERSION}: this file comes from a newer Vindex, which has to open it`)
-}
-
-/** What only the whole job shows: names used twice, posts out of order. */
-export function checkOrder(job: Job): InputError[] {
-  const errors: InputError[] = []
-  const seen = new Set<string>()
-  job.lines.forEach((each, l) => {
-    if (job.lines.findIndex((other) => other.id === each.id) !== l)
-      errors.push(new InputError(`lines[${l}].id`, each.id, 'used once in the job'))
-    each.posts.forEach((p, i) => {
-      const key = `lines[${l}].posts[${i}]`
-      if (seen.has(p.id)) errors.push(new InputError(`${key}.id`, p.id, 'used once in the job'))
-      seen.add(p.id)
-      const before = each.posts[i - 1]
-      if (before && p.station <= before.station)
-        errors.push(
-          new InputError(`${key}.station`, p.station, `beyond ${before.station} m, where the post before stands`),
-        )
-    })
-  })
-  return errors
-}
-
-function checkKeys(job: Job, known: KnownKeys): InputError[] {
-  const errors: InputError[] = []
-  const check = (key: string, value: string | undefined, among: readonly string[]) => {
-    if (value !== undefined && !among.includes(value))
-      errors.push(new InputError(key, value, `one of ${among.join(', ')}`))
-  }
-  job.lines.forEach((each, l) =>
-    each.posts.forEach((p, i) => {
-      const key = `lines[${l}].posts[${i}]`
-      check(`${key}.soil`, p.soil, known.soils)
-      check(`${key}.repair.method`, p.repair?.method, known.methods)
-      check(`${key}.repair.mix`, p.repair?.mix, known.mixes)
-      check(`${key}.repair.filling`, p.repair?.filling, known.fillings)
-      check(`${key}.repair.spur`, p.repair?.spur, known.spurs)
-      check(`${key}.repair.fixing`, p.repair?.fixing, known.fixings)
-      check(`${key}.repair.pin`, p.repair?.pin, known.pins)
-    }),
-  )
-  return errors
-}
+    .max(LIMITS.lines, `at most ${LIMITS.lines} lines`),
+})

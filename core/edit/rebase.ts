@@ -1,4 +1,5 @@
-import { targetOf, type Command, type CommandBatch } from './commands'
+import { targetOf, type CommandBatch } from './apply'
+import type { Command } from './commands'
 
 export interface Conflict {
   mine: Command
@@ -37,7 +38,10 @@ export function rebase<Batch extends CommandBatch>(mine: readonly Batch[], their
 }
 
 function meets(a: Command, b: Command): boolean {
-  const [short, long] = [targetOf(a), targetOf(b)].sort((x, y) => x.length - y.length) as [string[], string[]]
+  const [short, long] = [targetOf(a), targetOf(b)].sort((x, y) => x.length - y.length) as [
+    readonly string[],
+    readonly string[],
+  ]
   return short.every((step, i) => step === long[i])
 }
 

@@ -1,5 +1,6 @@
-import { MATERIALS, DUTIES, FOOTING_KINDS } from '../document/job'
-import { OBSERVATION_VALUES } from '../cause/observations'
+import { DUTIES, FOOTING_KINDS } from '../document/vocabulary'
+import { MATERIALS } from '../timber/materials'
+import { PICKED, SEEN_TOGETHER } from '../cause/observations'
 
 /* What a table of posts may hold: one row here for each key of a post. */
 
@@ -72,9 +73,8 @@ export const COLUMNS: readonly Column[] = [
   column('observations.probeBelow', 'length', ['softbelow']),
   column('observations.probeAbove', 'length', ['softabove']),
   column('observations.moisturePercent', 'number', ['moisture']),
-  ...Object.entries(OBSERVATION_VALUES).map(([key, values]) =>
-    column(`observations.${key}`, key === 'groundAround' ? 'list' : 'choice', [], values),
-  ),
+  ...Object.entries(PICKED).map(([key, values]) => column(`observations.${key}`, 'choice', [], values)),
+  ...Object.entries(SEEN_TOGETHER).map(([key, values]) => column(`observations.${key}`, 'list', [], values)),
 ]
 
 /** Units that a heading may carry, and how many metres one of them has. */

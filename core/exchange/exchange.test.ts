@@ -1,7 +1,7 @@
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../data/demo/jobs'
-import { OBSERVATION_VALUES, type Observations } from '../cause/observations'
+import { PICKED, SEEN_TOGETHER, type Observations } from '../cause/observations'
 import type { Coordinates, Job } from '../document/job'
 import { jobOf, runOfPosts } from '../../tests/support/builders'
 import { guessHeading } from './columns'
@@ -42,12 +42,8 @@ describe('posts as a table', () => {
       probeBelow: length,
       probeAbove: length,
       moisturePercent: fc.double({ min: 0, max: 200, noNaN: true }),
-      groundAround: fc.subarray([...OBSERVATION_VALUES.groundAround]),
-      ...Object.fromEntries(
-        Object.entries(OBSERVATION_VALUES)
-          .filter(([key]) => key !== 'groundAround')
-          .map(([key, values]) => [key, fc.constantFrom(...values)]),
-      ),
+      groundAround: fc.subarray([...SEEN_TOGETHER.groundAround]),
+      ...Object.fromEntries(Object.entries(PICKED).map(([key, values]) => [key, fc.constantFrom(...values)])),
     },
     { requiredKeys: [] },
   ) as fc.Arbitrary<Observations>

@@ -1,4 +1,5 @@
 import { InputError } from '../errors'
+import { LIMITS } from '../limits'
 import { postState } from '../document/postState'
 import type { Coordinates, Job, Line, Post } from '../document/job'
 import type { Metres, Radians } from '../units/types'
@@ -9,7 +10,6 @@ const EARTH_RADIUS: Metres = 6_371_008.8
 const DEGREES = Math.PI / 180
 /** A line that turns by more than this has a corner there. */
 const CORNER: Radians = 25 * DEGREES
-const MOST_POINTS = 2000
 
 /**
  * Distance of two places over the ground, m.
@@ -48,8 +48,8 @@ export function readCourse(document: unknown): Coordinates[] {
   const line = firstLine(document)
   if (!line) throw new InputError('type', typeOf(document), 'GeoJSON with a LineString in it')
   const { coordinates } = line
-  if (!Array.isArray(coordinates) || coordinates.length < 2 || coordinates.length > MOST_POINTS)
-    throw new InputError('coordinates', lengthOf(coordinates), `a list of 2 to ${MOST_POINTS} places`)
+  if (!Array.isArray(coordinates) || coordinates.length < 2 || coordinates.length > LIMITS.posts)
+    throw new InputError('coordinates', lengthOf(coordinates), `a list of 2 to ${LIMITS.posts} places`)
   return coordinates.map((place: unknown, i) => readPlace(place, `coordinates[${i}]`))
 }
 

@@ -1,12 +1,11 @@
 import { InputError } from '../errors'
+import { LIMITS } from '../limits'
+import { median } from '../numeric/statistics'
 import type { Job, Line, Post } from '../document/job'
 import { parseLength } from '../units/length'
 import { COLUMNS, guessHeading, HEADING_UNITS, type Column, type Heading } from './columns'
 
 /* Posts as a table of text, one row each: what a CSV file holds. Quoting is left to whoever writes the file. */
-
-/** Longest line. */
-const MOST_POSTS = 2000
 
 /**
  * Headings and rows of every post of a job; lengths in metres, unrounded. Columns that no post fills are left out.
@@ -104,8 +103,8 @@ export function guessBareUnit(
   const at = headings.findIndex(({ column }) => column?.path === 'station')
   const stations = rows.map((row) => Number((row[at] ?? '').replace(',', '.'))).filter(Number.isFinite)
   const bays = stations.slice(1).map((station, i) => Math.abs(station - stations[i]!))
-  const middle = [...bays].sort((a, b) => a - b)[Math.floor(bays.length / 2)]
-  if (middle === undefined) return usual
+  if (bays.length === 0) return usual
+  const middle = median(bays)
   const likely = (unit: string) => {
     const bay = middle * HEADING_UNITS[unit]!
     return bay >= LIKELY_BAY.least && bay <= LIKELY_BAY.most
@@ -122,8 +121,8 @@ interface Draft {
 
 function wholeTable(rows: readonly unknown[], headings: readonly Heading[]): InputError | undefined {
   if (rows.length === 0) return new InputError('rows', 0, 'at least one post below the headings')
-  if (rows.length > MOST_POSTS)
-    return new InputError('rows', rows.length, `at most ${MOST_POSTS} posts: split the file`)
+  if (rows.length > LIMITS.posts)
+    return new InputError('rows', rows.length, `at most ${LIMITS.posts} posts: split the file`)
   const paths = headings.flatMap(({ column }) => (column ? [column.path] : []))
   if (!paths.includes('station'))
     return new InputError('station', undefined, 'one of the columns: say which one holds the tape readings')

@@ -1,3 +1,4 @@
+import { roundUpTo } from '../numeric/rounding'
 import { bracketedRoot } from '../numeric/roots'
 import type { Metres, Newtons } from '../units/types'
 import { codeDepth, codeForce } from './code'
@@ -30,7 +31,7 @@ export interface DepthRule {
   assumes: string
   /** m; null where the rule gives no depth, with the reason in `assumes`. */
   depth: (question: DepthQuestion) => Metres | null
-  /** Counts towards the recommended depth. */
+  /** Counts towards the recommended depth; where it gives none, no hole holds. */
   binding: boolean
 }
 
@@ -131,23 +132,25 @@ export interface RecommendedDepth {
   depth: Metres
   /** The rule that asks for it. */
   rule: string
+  /** No hole that can be dug holds the target gust: the depth is only what the other rules ask. */
+  noHoleHolds?: true
 }
 
 /**
  * The greatest of the frost rule, the local minimum and the depth that holds the target gust,
- * rounded up to what a handle is marked in. Where no hole holds the target gust the others rule, and
- * the method says that it falls short.
+ * rounded up to what a handle is marked in. Where no hole holds the target gust the depth of the others
+ * comes back marked: nobody may call it recommended.
  *
  * @example frost 0.45, minimum 0.6, gust asks 0.71: 0.75 m, 'target-gust'
  */
 export function recommendedDepth(question: DepthQuestion): RecommendedDepth {
   let best: RecommendedDepth = { depth: SHALLOWEST, rule: 'local-minimum' }
+  let noHoleHolds = false
   for (const { rule, depth, binding } of depthRules) {
     if (!binding) continue
     const wanted = depth(question)
-    if (wanted !== null && wanted > best.depth + 1e-9) best = { depth: wanted, rule }
+    if (wanted === null) noHoleHolds = true
+    else if (wanted > best.depth + 1e-9) best = { depth: wanted, rule }
   }
-  return { ...best, depth: roundUp(best.depth) }
+  return { ...best, depth: roundUpTo(best.depth, DEPTH_STEP), ...(noHoleHolds ? { noHoleHolds } : {}) }
 }
-
-const roundUp = (depth: Metres) => Math.round(Math.ceil(depth / DEPTH_STEP - 1e-6) * DEPTH_STEP * 1e3) / 1e3

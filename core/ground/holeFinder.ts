@@ -34,10 +34,12 @@ export interface FoundHole {
   rule: string
   /** Deeper than the tools reach. */
   outOfReach: boolean
+  /** False where no depth at this width holds the target: the depth is only what the other rules ask. */
+  holds: boolean
 }
 
 export interface HoleSearch {
-  /** Cheapest hole within reach; null when there is none. */
+  /** Cheapest hole that holds and is within reach; null when there is none. */
   best: FoundHole | null
   /** Every diameter with its depth: the whole curve. */
   curve: FoundHole[]
@@ -61,7 +63,7 @@ export function findHole(
   const curve = [...tools.diameters]
     .sort((a, b) => a - b)
     .map((diameter): FoundHole => {
-      const { depth: footing, rule } = recommendedDepth({ ...question, width: diameter })
+      const { depth: footing, rule, noHoleHolds } = recommendedDepth({ ...question, width: diameter })
       const depth = footing + stoneBed
       const volumes = holeVolumes({
         hole: { shape: 'round', diameter, depth, stoneBed, fillTop },
@@ -78,9 +80,10 @@ export function findHole(
         cost: volumes.concrete * costs.perCubicMetre + minutes * costs.perMinute,
         rule,
         outOfReach: depth > tools.reach + 1e-9,
+        holds: !noHoleHolds,
       }
     })
-  const open = curve.filter((hole) => !hole.outOfReach)
+  const open = curve.filter((hole) => hole.holds && !hole.outOfReach)
   const best = open.reduce<FoundHole | null>((least, hole) => (least && least.cost <= hole.cost ? least : hole), null)
   return { best, curve }
 }

@@ -1,14 +1,7 @@
+import { GAUSS_NODES, GAUSS_WEIGHTS } from '../numeric/quadrature'
 import type { Metres, Newtons, Radians } from '../units/types'
 import type { Piece } from './profile'
 import type { GroundState } from './soil'
-
-/** Nodes and weights of the 6-point Gauss–Legendre rule on (0, 1). */
-const NODES = [
-  -0.932469514203152, -0.661209386466265, -0.238619186083197, 0.238619186083197, 0.661209386466265, 0.932469514203152,
-].map((x) => (1 + x) / 2)
-const WEIGHTS = [
-  0.17132449237917, 0.360761573048139, 0.467913934572691, 0.467913934572691, 0.360761573048139, 0.17132449237917,
-].map((w) => w / 2)
 
 /** A spring of the ground at one depth, integrated over its share of the profile. */
 interface Springs {
@@ -51,9 +44,9 @@ function addSprings(springs: Springs, piece: Piece, ground: GroundState, top: Me
   const parts = Math.ceil((bottom - top) / RULE_LENGTH)
   const length = (bottom - top) / parts
   for (let part = 0; part < parts; part++) {
-    for (let i = 0; i < NODES.length; i++) {
-      const z = top + (part + NODES[i]!) * length
-      const share = WEIGHTS[i]! * length
+    for (let i = 0; i < GAUSS_NODES.length; i++) {
+      const z = top + (part + GAUSS_NODES[i]!) * length
+      const share = GAUSS_WEIGHTS[i]! * length
       springs.depth.push(z)
       springs.stiffness.push((ground.stiffnessAtTop + ground.stiffnessRate * z) * share)
       springs.limit.push((piece.atZero + piece.rate * z) * share)

@@ -1,4 +1,9 @@
+import { WATER_WEIGHT } from '../units/constants'
 import type { Pascals, Radians } from '../units/types'
+
+/** Seasons in which a post has to stand. */
+export const SEASONS = ['wet', 'dry'] as const
+export type Season = (typeof SEASONS)[number]
 
 interface SoilBase {
   key: string
@@ -47,7 +52,6 @@ export type Soil = Clay | Sand
 export type AnySoil = Soil | NoFigureSoil
 
 /** Shares of the dry figures that stay in saturated ground. */
-const WATER_WEIGHT = 9_810
 const SATURATED_COHESION = 0.75
 const SATURATED_STIFFNESS = 0.6
 /** Stiffness of clay at rest over its undrained strength. */
@@ -109,7 +113,7 @@ export function groundState(soil: Soil, saturated: boolean): GroundState {
  *
  * @returns m; working values
  */
-export function ignoredTop(soil: Soil, season: 'wet' | 'dry'): number {
+export function ignoredTop(soil: Soil, season: Season): number {
   return season === 'wet' ? WET_SEASON_IGNORED : soil.drySeasonIgnored
 }
 

@@ -1,3 +1,4 @@
+import { median } from '../numeric/statistics'
 import type { Radians } from '../units/types'
 
 /*
@@ -72,13 +73,11 @@ const STEADY: Record<InstrumentKind, Radians | number> = { level: (0.2 * Math.PI
 export function heldReading(kind: InstrumentKind, samples: readonly Sample[]): Held | undefined {
   const last = samples[samples.length - 1]
   if (!last) return undefined
-  const values = samples
-    .filter(({ at }) => at > last.at - WINDOW)
-    .map(({ value }) => value)
-    .sort((a, b) => a - b)
-  const spread = values[values.length - 1]! - values[0]!
+  const values = samples.filter(({ at }) => at > last.at - WINDOW).map(({ value }) => value)
+
+  const spread = Math.max(...values) - Math.min(...values)
   return {
-    value: values[Math.floor(values.length / 2)]!,
+    value: median(values),
     spread,
     steady: values.length >= LEAST_SAMPLES && spread <= STEADY[kind],
   }

@@ -1,6 +1,6 @@
 import { depthRules } from '../ground/depthRules'
 import { DEPTH_RANGE } from '../ground/profile'
-import { depthQuestion, type PostContext } from '../repair/context'
+import type { PostContext } from '../repair/context'
 import { designHole, holeSegments } from '../repair/hole'
 import { linkOnGustScale } from '../repair/links'
 import type { DepthRulePlan } from './types'
@@ -11,7 +11,7 @@ export function planDepthRules(context: PostContext): DepthRulePlan[] {
   const hole = designHole(context)
   return depthRules.map(({ rule, name, assumes, depth }): DepthRulePlan => {
     if (!soil) return { rule, name, assumes: context.noFigure!.advice, depth: null }
-    const bottom = depth(depthQuestion(context, soil, hole.diameter))
+    const bottom = depth(context.depthQuestion(soil, hole.diameter))
     if (bottom === null) {
       const why =
         soil.lateral === null && rule === 'code-formula'

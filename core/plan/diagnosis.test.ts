@@ -1,11 +1,11 @@
+import { checkJob } from '../document/check'
+import { applyCommand, applyCommands, inverseOfAll } from '../edit/apply'
 import { describe, expect, it } from 'vitest'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
-import { applyCommand, applyCommands, inverseOfAll, type Command } from '../edit/commands'
+import { type Command } from '../edit/commands'
 import { readBatch } from '../edit/batch'
-import { knownKeys } from '../document/knownKeys'
 import { plan, planner } from './plan'
-import { checkJob } from '../document/schema'
-import type { Line, Mark, Post, Site } from '../document/job'
+import type { Line, Mark, Post, Site, Verdict } from '../document/job'
 
 const rotted: Partial<Post> = {
   ageYears: 12,
@@ -70,8 +70,8 @@ describe('red flags', () => {
 })
 
 describe('who says what failed', () => {
-  const overruled = { cause: 'insect-damage', note: 'galleries next door', at }
-  const found = { cause: 'undersized-footing', note: '', at }
+  const overruled: Verdict = { cause: 'insect-damage', note: 'galleries next door', at }
+  const found: Verdict = { cause: 'undersized-footing', note: '', at }
 
   it('the readings, then the technician, then the digging', () => {
     expect(planOf(rotted).diagnosis).toMatchObject({ inForce: ['ground-line-decay'], decidedBy: 'readings' })
@@ -101,10 +101,9 @@ describe('who says what failed', () => {
     const after = applyCommand(job, said)
     expect(after.lines[0]!.posts[1]!.judgement).toEqual({ overruled })
     expect(applyCommands(after, inverseOfAll(job, [said]))).toEqual(job)
-    const known = knownKeys(tables)
-    expect(checkJob(after, known)).toEqual([])
+    expect(checkJob(after, tables)).toEqual([])
     const wrong = applyCommand(job, { ...said, value: { ...overruled, cause: 'bad luck' } })
-    expect(checkJob(wrong, known)[0]!.key).toBe('lines[0].posts[1].judgement.overruled.cause')
+    expect(checkJob(wrong, tables)[0]!.key).toBe('lines[0].posts[1].judgement.overruled.cause')
     expect(() => readBatch({ id: '12345678', version: 1, commands: [{ ...said, key: 'guess' }] })).toThrow(
       expect.objectContaining({ key: 'commands[0].key' }),
     )

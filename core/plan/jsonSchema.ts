@@ -80,6 +80,7 @@ const hole = object({
   fillTop: number('m'),
   footingBottom: number('m'),
   rule: text,
+  'noHoleHolds?': { const: true },
 })
 
 const concrete = object({
@@ -87,6 +88,9 @@ const concrete = object({
   concrete: number('m³'),
   stone: number('m³'),
   spoil: number('m³ loose'),
+  topping: number('m³ over the fill'),
+  solids: number('m³ standing in the concrete'),
+  void: number('m³ left by an old block beyond the hole'),
   mix: text,
   filling: text,
   overdig: number('share'),
@@ -107,6 +111,7 @@ const concrete = object({
 const method = object({
   method: text,
   name: text,
+  verdict: { enum: ['allowed', 'refused', 'not-known'] },
   allowed: flag,
   reasons: texts,
   links: listOf(link),
@@ -115,9 +120,9 @@ const method = object({
   holdsTarget: flag,
   'hole?': hole,
   'concrete?': concrete,
-  'parts?': { type: 'object' },
+  checks: listOf(object({ check: text, demand: number(''), capacity: number(''), unit: text })),
+  parts: listOf(object({ kind: text, key: text, count: { type: 'integer' } })),
   minutes: number('min'),
-  steps: listOf(object({ key: text, text, 'doNotSkip?': flag })),
   cautions: texts,
   leavesUnsolved: texts,
 })

@@ -1,23 +1,20 @@
-import { bagOrder, takesFilling, type Filling, type Mix } from '../concrete/bags'
-import { fillQuantities } from '../concrete/fill'
-import { overdig } from '../concrete/overdig'
-import { brokenOut } from '../concrete/supply'
-import { holeVolumes, type HoleShape } from '../concrete/volume'
+import type { Cause } from '../cause/tables'
 import { workMinutes } from '../day/minutes'
 import type { PostContext } from '../repair/context'
-import { frostWarnings } from '../ground/frost'
-import { coverOf, LEAST_COVER, type DesignedHole } from '../repair/hole'
-import type { CubicMetres, Metres } from '../units/types'
 import { givesWay, linkOnGustScale, weakestLink } from '../repair/links'
-import type { MethodDesign, RepairMethod } from '../repair/method'
-import { repairMethods } from '../repair/methods'
+import { methodRow, type Choice, type Design, type RepairMethod, type Verdict } from '../repair/method'
 import { row, type Tables } from '../tables/tables'
-import { sectionSize } from '../timber/section'
+import type { CubicMetres } from '../units/types'
+import { planConcrete } from './concrete'
 import type { ConcretePlan, MethodPlan, PostPlan } from './types'
 
 /** Every method on one post; refused ones stay with their reasons. Best first. */
-export function planMethods(context: PostContext, diagnosis: PostPlan['diagnosis']): MethodPlan[] {
-  return repairMethods.map((method) => planMethod(method, context, diagnosis)).sort(byUse)
+export function planMethods(
+  methods: readonly RepairMethod[],
+  context: PostContext,
+  diagnosis: PostPlan['diagnosis'],
+): MethodPlan[] {
+  return methods.map((method) => planMethod(method, context, diagnosis)).sort(byUse)
 }
 
 /** Allowed, holding, leaving nothing unsolved, quickest; the order is said on the screen. */
@@ -31,40 +28,60 @@ function byUse(a: MethodPlan, b: MethodPlan): number {
   )
 }
 
+/** A method with the parts that it is made with on this post. */
+export interface DesignedMethod {
+  choice: Choice
+  design: Design
+  verdict: Verdict
+}
+
+/** The first of a method's variants that is allowed; where none is, the first with its reasons. */
+export function designMethod(method: RepairMethod, context: PostContext): DesignedMethod {
+  let first: DesignedMethod | undefined
+  for (const choice of method.variants(context)) {
+    const design = method.design(context, choice)
+    const designed = { choice, design, verdict: method.verdict(context, design) }
+    if (designed.verdict.verdict === 'allowed') return designed
+    first ??= designed
+  }
+  return first!
+}
+
 function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostPlan['diagnosis']): MethodPlan {
   const { tables, forceAtUnitGust, site, targetGust } = context
-  const { name, fixedMinutes, steps, cautions } = row(tables.parts.methods, method.key)
-  const design = method.design(context)
-  const reasons = [...stops(method, diagnosis), ...method.refusals(context, design)]
+  const { name, fixedMinutes, cautions } = methodRow(method.key, context)
+  const { design, verdict } = designMethod(method, context)
+  const reasons = [...stops(method, diagnosis), ...verdict.reasons]
   const links = design.links.map((capacity) => linkOnGustScale(capacity, forceAtUnitGust, site.gust50))
   const weakest = weakestLink(links)
   const holdingGust = weakest && givesWay(weakest)
-  const concrete = concreteOf(design, context)
+  const concrete = planConcrete(design.earthwork, context)
   return {
     method: method.key,
     name,
+    verdict: reasons.length > 0 && verdict.verdict === 'allowed' ? 'refused' : verdict.verdict,
     allowed: reasons.length === 0,
     reasons,
     links,
     weakest: weakest?.link,
     holdingGust,
     holdsTarget: holdingGust !== undefined && holdingGust >= targetGust,
-    hole: design.hole,
+    hole: design.earthwork?.holes[0],
     concrete,
-    parts: design.parts,
+    checks: [...(design.checks ?? [])],
+    parts: [...design.parts],
     minutes: workMinutes(
       {
         fixedMinutes,
         dug: concrete?.hole ?? 0,
         diggingFactor: context.soil?.digging ?? 1,
-        oldConcrete: design.oldConcrete ?? 0,
+        oldConcrete: design.earthwork?.oldConcrete ?? 0,
         ...pouredOf(concrete, tables),
       },
       tables.parts.rates,
     ),
-    steps,
     cautions: [...cautions, ...(design.cautions ?? []), ...(concrete?.warnings ?? [])],
-    leavesUnsolved: unanswered(method.key, context, diagnosis),
+    leavesUnsolved: unanswered(method.answers(context), context, diagnosis),
   }
 }
 
@@ -82,68 +99,11 @@ function pouredOf(concrete: ConcretePlan | undefined, tables: Tables): { mixed: 
   return { mixed: mix.supply === 'lorry' ? 0 : placed, placed }
 }
 
-function concreteOf(design: MethodDesign, context: PostContext): ConcretePlan | undefined {
-  const { tables, post, soil } = context
-  const { hole, inConcrete, insets, oldConcrete = 0 } = design
-  if (!hole || !soil) return undefined
-  const mix = row(tables.mixes, post.repair?.mix ?? tables.defaults.mix)
-  const wanted = row(tables.fillings, post.repair?.filling ?? tables.defaults.filling)
-  // A mix that was chosen after the filling may have to be mixed all the same.
-  const filling = takesFilling(mix, wanted) ? wanted : row(tables.fillings, tables.defaults.filling)
-  const shape: HoleShape = {
-    shape: 'round',
-    diameter: hole.diameter,
-    depth: hole.depth,
-    stoneBed: hole.stoneBed,
-    fillTop: hole.fillTop,
-  }
-  const over = overdig('post-hole-digger', soil.overdig)
-  const volumes = holeVolumes({ hole: shape, post: inConcrete, insets, overdig: over, ground: soil.kind })
-  const order = bagOrder(volumes.concrete, mix, filling, shape, inConcrete)
-  const { along, across } = inConcrete ? sectionSize(inConcrete) : { along: 0, across: 0 }
-  const cover = coverOf(hole.diameter, along, across)
-  return {
-    ...volumes,
-    mix: mix.key,
-    filling: filling.key,
-    overdig: over,
-    bags: order,
-    fill: fillQuantities(filling, volumes.concrete, hole.depth - hole.stoneBed - hole.fillTop, order),
-    cover,
-    warnings: [...holeWarnings(hole, cover, context), ...fillingWarnings(mix, wanted, context)],
-    ...(oldConcrete > 0 ? { oldConcrete: brokenOut(oldConcrete) } : {}),
-  }
-}
-
-/** What is wrong with a hole as it is, in words. */
-function holeWarnings(hole: DesignedHole, cover: Metres, { site }: PostContext): string[] {
-  const thin =
-    cover < LEAST_COVER
-      ? [`Only ${Math.round(cover * 1e3)} mm of concrete at the corners: ${LEAST_COVER * 1e3} mm is the least.`]
-      : []
-  const { diameter, footingBottom } = hole
-  return [
-    ...thin,
-    ...frostWarnings({
-      frostDepth: site.frostDepth,
-      bottom: footingBottom,
-      topDiameter: diameter,
-      bottomDiameter: diameter,
-    }),
-  ]
-}
-
-function fillingWarnings(mix: Mix, wanted: Filling, { post }: PostContext): string[] {
-  if (wanted.water === 'none') return ['This repair is cast in concrete, and is counted so.']
-  if (!takesFilling(mix, wanted)) return [`${mix.name} has to be mixed, and is counted so.`]
-  const heavy = wanted.water === 'on-top' && post.duty !== 'line'
-  return heavy ? ['Dry bags with water on top are for light line posts only.'] : []
-}
-
 /** Names of the causes in force that the method does not take away. */
-function unanswered(method: string, { tables }: PostContext, { inForce }: PostPlan['diagnosis']): string[] {
-  return inForce
-    .map((cause) => row(tables.causes.causes, cause))
-    .filter(({ answeredBy }) => !answeredBy.includes(method))
-    .map(({ name }) => name)
+function unanswered(
+  answers: ReadonlyMap<Cause, unknown>,
+  { tables }: PostContext,
+  { inForce }: PostPlan['diagnosis'],
+): string[] {
+  return inForce.filter((cause) => !answers.has(cause)).map((cause) => row(tables.causes.causes, cause).name)
 }

@@ -114,7 +114,7 @@ describe('methods', () => {
   it('leaves only making safe where an engineer decides', () => {
     for (const post of [
       { soil: 'peat' },
-      { duty: 'load-bearing' as const, observations: { pushPivot: 'at-ground-line' } },
+      { duty: 'load-bearing' as const, observations: { pushPivot: 'at-ground-line' as const } },
     ]) {
       const stopped = planOf(post)
       expect(stopped.methods.filter((each) => each.allowed).map((each) => each.method)).toEqual(['make-safe'])

@@ -1,22 +1,24 @@
+import type { Job } from '../document/job'
+import { postContext, groundMemory, type PostContext } from '../repair/context'
+import { givesWay, linkOnGustScale, weakestLink, type LinkCapacity } from '../repair/links'
+import { hingeForce, leafMoment } from '../repair/loadCases'
+import type { RepairMethod } from '../repair/method'
+import { repairMethods } from '../repair/methods'
+import { isBroken, standingFootingLink, standingPostLink } from '../repair/standing'
+import {
+  resolveJob,
+  type Assumption,
+  type ResolvedLine,
+  type ResolvedPost,
+  type ResolvedSite,
+} from '../resolve/resolve'
 import type { Tables } from '../tables/tables'
 import { gustOfReturnPeriod } from '../wind/returnPeriod'
-import {
-  isBroken,
-  postContext,
-  standingFootingLink,
-  standingPostLink,
-  type GroundMemory,
-  type PostContext,
-} from '../repair/context'
-import { hingeForce, leafMoment } from '../repair/loadCases'
-import { givesWay, linkOnGustScale, weakestLink, type LinkCapacity } from '../repair/links'
-import { withAssumptions, type Assumption, type ResolvedPost } from '../resolve/resolve'
-import { planDiagnosis, repairKinds } from './diagnosis'
 import { planDepthRules } from './depthRules'
+import { planDiagnosis, repairKinds } from './diagnosis'
 import { planMethods } from './methods'
-import { PLAN_FORMAT, PLAN_VERSION, type Plan, type PostPlan } from './types'
 import { recommend } from './recommend'
-import type { Job } from '../document/job'
+import { PLAN_FORMAT, PLAN_VERSION, type Plan, type PostPlan } from './types'
 
 /**
  * Every figure of a job: the one road from what was entered to what is shown.
@@ -24,30 +26,29 @@ import type { Job } from '../document/job'
  * Pure: the same in the browser, on the server and in the shell. Lengths in metres, forces in
  * newtons, gusts in m/s; Infinity where the wind does not reach a post.
  *
+ * @param methods the ways to repair that are weighed against each other
  * @throws InputError when a hole or a footing leaves the range of the formulas
  * @example plan(job, tables).posts[0].standing.holdingGust // 19.4
  */
-export function plan(job: Job, tables: Tables): Plan {
-  return planner(tables)(job)
+export function plan(job: Job, tables: Tables, methods: readonly RepairMethod[] = repairMethods): Plan {
+  return planner(tables, methods)(job)
 }
 
 /**
  * A `plan` that remembers posts by all that their figures rest on, so that an edit of one post
  * of a long line is planned at once. Forgets what the last job no longer has.
  */
-export function planner(tables: Tables): (job: Job) => Plan {
-  const ground: GroundMemory = { capacities: new Map(), depths: new Map() }
+export function planner(tables: Tables, methods: readonly RepairMethod[] = repairMethods): (job: Job) => Plan {
+  const ground = groundMemory()
   let known = new Map<string, PlannedPost>()
   return (job) => {
-    const { site, lines, assumed } = withAssumptions(job, tables)
+    const { site, lines, assumed } = resolveJob(job, tables)
     const now = new Map<string, PlannedPost>()
     const planned = lines.flatMap((line) => {
-      // What is only drawn or kept for the record changes no figure; marks are counted post by post.
-      const own = { ...line, posts: undefined, marks: undefined, course: undefined }
-      const facts = JSON.stringify([site, own, repairKinds(line)])
+      const facts = lineKey(site, line)
       return line.posts.map((post) => {
-        const key = facts + JSON.stringify({ ...post, readings: undefined, photographs: undefined })
-        const result = known.get(key) ?? planPost(postContext(site, line, post, tables, ground))
+        const key = facts + postKey(post)
+        const result = known.get(key) ?? planPost(postContext(site, line, post, tables, ground), methods)
         now.set(key, result)
         return result
       })
@@ -64,16 +65,28 @@ export function planner(tables: Tables): (job: Job) => Plan {
   }
 }
 
+/*
+ * What is only drawn or kept for the record changes no figure; all else does, whatever it is called: a key that
+ * nobody thought of here counts. Marks are counted post by post.
+ */
+const LINE_WITHOUT_FIGURES = { posts: undefined, marks: undefined, course: undefined, levelReference: undefined }
+const POST_WITHOUT_FIGURES = { readings: undefined, photographs: undefined, groundLevel: undefined }
+
+function lineKey(site: ResolvedSite, line: ResolvedLine): string {
+  return JSON.stringify([site, { ...line, ...LINE_WITHOUT_FIGURES }, repairKinds(line)])
+}
+const postKey = (post: ResolvedPost): string => JSON.stringify({ ...post, ...POST_WITHOUT_FIGURES })
+
 interface PlannedPost {
   plan: PostPlan
   assumed: Assumption[]
 }
 
-function planPost(context: PostContext): PlannedPost {
+function planPost(context: PostContext, among: readonly RepairMethod[]): PlannedPost {
   const assumed: Assumption[] = []
   const { post, line, wind } = context
   const diagnosis = planDiagnosis(context)
-  const methods = planMethods(context, diagnosis)
+  const methods = planMethods(among, context, diagnosis)
   const depthRules = planDepthRules(context)
   const plan: PostPlan = {
     line: line.id,

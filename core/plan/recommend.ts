@@ -3,22 +3,22 @@ import type { DesignedHole } from '../repair/hole'
 import { showLength, type LengthSystem } from '../units/length'
 import type { DepthRulePlan, MethodPlan, PostPlan } from './types'
 
-/** The method in hand, or the first that is allowed, with its hole and the reason for its depth. */
+/**
+ * The method in hand where it is allowed, or the first that is, with its hole and the reason for its depth. A hole
+ * that holds nothing is not recommended: its measures are left out then.
+ */
 export function recommend(
   context: PostContext,
   methods: MethodPlan[],
   rules: DepthRulePlan[],
 ): PostPlan['recommended'] {
-  const chosen = methods.find((method) => method.method === context.post.repair?.method)
-  const method = chosen ?? methods.find((candidate) => candidate.allowed)!
+  const open = methods.filter(({ allowed }) => allowed)
+  const method = open.find((each) => each.method === context.post.repair?.method) ?? open[0]!
   const { hole } = method
   if (!hole) return { method: method.method, because: `${method.name}: no digging.` }
-  return {
-    method: method.method,
-    diameter: hole.diameter,
-    depth: hole.depth,
-    because: depthReason(hole, rules, 'metric'),
-  }
+  const because = depthReason(hole, rules, 'metric')
+  if (hole.noHoleHolds) return { method: method.method, because }
+  return { method: method.method, diameter: hole.diameter, depth: hole.depth, because }
 }
 
 const RULE_WORDS: Record<string, string> = {
@@ -44,7 +44,8 @@ export function depthReason(hole: DesignedHole, rules: DepthRulePlan[], system: 
   const others = rules
     .filter(({ rule, depth }) => rule !== hole.rule && depth !== null && BINDING_WORDS[rule])
     .map(({ rule, depth }) => `${BINDING_WORDS[rule]} ${show(depth!)}`)
-  return `${show(hole.depth)} deep${bed}. ${RULE_WORDS[hole.rule] ?? hole.rule}; ${others.join(', ')}.`
+  const short = hole.noHoleHolds ? ['no hole that can be dug holds the target gust here'] : []
+  return `${show(hole.depth)} deep${bed}. ${[RULE_WORDS[hole.rule] ?? hole.rule, [...others, ...short].join(', ')].filter(Boolean).join('; ')}.`
 }
 
 const BINDING_WORDS: Record<string, string> = {

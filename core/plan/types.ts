@@ -6,7 +6,7 @@ import type { FillQuantities } from '../concrete/fill'
 import type { HoleVolumes } from '../concrete/volume'
 import type { DesignedHole } from '../repair/hole'
 import type { Link } from '../repair/links'
-import type { MethodStep } from '../tables/parts'
+import type { Check, Design, Verdict } from '../repair/method'
 import type {
   CubicMetres,
   Kilograms,
@@ -56,6 +56,7 @@ export interface PostPlan {
 export interface MethodPlan {
   method: string
   name: string
+  verdict: Verdict['verdict']
   allowed: boolean
   reasons: string[]
   links: Link[]
@@ -66,9 +67,10 @@ export interface MethodPlan {
   holdsTarget: boolean
   hole?: DesignedHole
   concrete?: ConcretePlan
-  parts?: { spur?: string; fixing?: string; pin?: string }
+  /** What is no link on the scale of gusts. */
+  checks: Check[]
+  parts: Design['parts'][number][]
   minutes: Minutes
-  steps: readonly MethodStep[]
   cautions: string[]
   leavesUnsolved: string[]
 }

@@ -1,17 +1,17 @@
-import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../resolve/resolve'
 import { recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../ground/depthRules'
-import { groundCapacity, groundThreshold, type GroundCapacity, type GroundThreshold } from '../ground/postInGround'
-import { DEPTH_RANGE, type Segment } from '../ground/profile'
+import { groundCapacity, groundThreshold, type GroundCapacity } from '../ground/postInGround'
+import type { Segment } from '../ground/profile'
 import { ignoredTop, type NoFigureSoil, type Soil } from '../ground/soil'
 import { remembered } from '../numeric/remember'
-import { softAtGroundOf } from '../document/readings'
-import { row, type MaterialRow, type Tables } from '../tables/tables'
-import { sectionProperties, sectionSize, type SectionProperties } from '../timber/section'
+import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../resolve/resolve'
+import { row, type Tables } from '../tables/tables'
+import type { MaterialRow } from '../timber/materials'
+import { sectionProperties, sectionSize } from '../timber/section'
 import type { Metres, MetresPerSecond, Newtons } from '../units/types'
 import { windLoad, type WindLoad } from '../wind/force'
 import { gustOfReturnPeriod } from '../wind/returnPeriod'
-import { bendingLink, groundLink, type LinkCapacity } from './links'
-import { groundAllowance, leastAllowance, loadCases, type LoadCase } from './loadCases'
+import { gustFor, linkMaker, type HoldsAtArm, type LinkCapacity, type LinkMaker } from './links'
+import { allowanceByArm, leastAllowance, loadCases } from './loadCases'
 
 /** All that a method needs to know of one post. */
 export interface PostContext {
@@ -30,12 +30,16 @@ export interface PostContext {
   /** Width and depth of the sound post, m. */
   along: Metres
   across: Metres
-  /** Steady loads with the wind, one after the other. */
-  cases: readonly LoadCase[]
+  /** Makes every link, steady loads and all. */
+  links: LinkMaker
   /** The ground round a profile, as a link. */
   ground: (link: string, name: string, segments: readonly Segment[]) => LinkCapacity
+  /** The question that every depth rule answers, for a footing of this width. */
+  depthQuestion: (soil: Soil, width: Metres) => DepthQuestion
   /** Recommended embedment of a footing of this width. */
   embedment: (soil: Soil, width: Metres) => RecommendedDepth
+  /** Gust at which a link gives way; Infinity where the wind does not reach the post. */
+  gustOf: (link: LinkCapacity) => MetresPerSecond
 }
 
 /** Posts of one line often share soil, load and hole; the ground is solved once for each. */
@@ -43,6 +47,7 @@ export interface GroundMemory {
   capacities: Map<string, GroundCapacity>
   depths: Map<string, RecommendedDepth>
 }
+export const groundMemory = (): GroundMemory => ({ capacities: new Map(), depths: new Map() })
 
 export function postContext(
   site: ResolvedSite,
@@ -54,44 +59,41 @@ export function postContext(
   const anySoil = row(tables.soils, post.soil)
   const soil = anySoil.kind === 'none' ? null : anySoil
   const targetGust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
-  const stretch = {
-    ...line,
-    from: post.from,
-    to: post.to,
-    exposure: tables.exposures[site.exposure].factor,
-    shelter: site.shelter,
-  }
-  const wind = windLoad(stretch, targetGust)
+  const exposure = tables.exposures[site.exposure].factor
+  const wind = windLoad({ ...line, from: post.from, to: post.to, exposure, shelter: site.shelter }, targetGust)
+  const forceAtUnitGust = wind.force / targetGust ** 2
   const cases = loadCases(post)
-  const ground = (link: string, name: string, segments: readonly Segment[]): LinkCapacity => {
-    if (!soil) return groundLink(link, name, (threshold) => (threshold === 'code' ? null : 0), wind.height, cases)
+  const links = linkMaker(cases, wind.height)
+
+  const ground: PostContext['ground'] = (link, name, segments) => {
+    if (!soil) return links.byArm(link, name, (threshold) => (threshold === 'code' ? null : 0), ALL)
     const buried = { soil, saturated: post.saturated, ignoredTop: ignoredTop(soil, site.season), segments }
     const profile = segments.map(({ top, bottom, width }) => `${top} ${bottom} ${width}`).join()
     const key = `${soil.key} ${buried.saturated} ${buried.ignoredTop} ${wind.height} ${profile}`
     const atWind = remembered(memory.capacities, key, () => groundCapacity({ ...buried, height: wind.height }))
     // Steady loads ask at other heights too: one threshold at a time then.
-    const holds = (threshold: GroundThreshold, height: Metres): Newtons | null =>
+    const holds: HoldsAtArm = (threshold, height) =>
       height === wind.height ? atWind[threshold] : groundThreshold({ ...buried, height }, threshold)
-    return groundLink(link, name, holds, wind.height, cases)
+    return links.byArm(link, name, holds, ALL)
   }
-  const embedment = (ofSoil: Soil, width: Metres): RecommendedDepth => {
-    const question = depthQuestion(context, ofSoil, width)
-    const { force, height, ignoredTop: ignored } = question
-    const key = [
-      ofSoil.key,
-      post.saturated,
-      ignored,
-      width,
-      force,
-      height,
-      post.length,
-      site.frostDepth,
-      site.minimumDepth,
-      JSON.stringify(cases),
-    ].join(' ')
-    return remembered(memory.depths, key, () => recommendedDepth(question))
+  const depthQuestion: PostContext['depthQuestion'] = (ofSoil, width) => ({
+    soil: ofSoil,
+    saturated: post.saturated,
+    ignoredTop: ignoredTop(ofSoil, site.season),
+    width,
+    windLeft: (holds) => leastAllowance(cases, (each) => allowanceByArm(each, wind.height, holds)).force,
+    force: wind.force,
+    height: wind.height,
+    postLength: post.length,
+    frostDepth: site.frostDepth,
+    minimumDepth: site.minimumDepth,
+  })
+  const embedment: PostContext['embedment'] = (ofSoil, width) => {
+    const { windLeft: _windLeft, soil: _soil, ...question } = depthQuestion(ofSoil, width)
+    const key = JSON.stringify([ofSoil.key, question, cases])
+    return remembered(memory.depths, key, () => recommendedDepth(depthQuestion(ofSoil, width)))
   }
-  const context: PostContext = {
+  return {
     site,
     line,
     post,
@@ -101,84 +103,19 @@ export function postContext(
     noFigure: anySoil.kind === 'none' ? anySoil : null,
     targetGust,
     wind,
-    forceAtUnitGust: wind.force / targetGust ** 2,
+    forceAtUnitGust,
     ...sectionSize(post.section),
-    cases,
+    links,
     ground,
+    depthQuestion,
     embedment,
-  }
-  return context
-}
-
-/** The question that every depth rule answers, for a footing of this width. */
-export function depthQuestion(context: PostContext, soil: Soil, width: Metres): DepthQuestion {
-  const { post, site, wind, cases } = context
-  return {
-    soil,
-    saturated: post.saturated,
-    ignoredTop: ignoredTop(soil, site.season),
-    width,
-    windLeft: (holds) => leastAllowance(cases, (each) => groundAllowance(each, wind.height, holds)).force,
-    force: wind.force,
-    height: wind.height,
-    postLength: post.length,
-    frostDepth: site.frostDepth,
-    minimumDepth: site.minimumDepth,
+    gustOf: ({ over, code }) => gustFor(over ?? code ?? Infinity, forceAtUnitGust),
   }
 }
 
-/** Deepest soft wood found at or below the ground line, m. */
-export const softAtGround = ({ post }: PostContext): Metres => softAtGroundOf(post.observations)
-
-export const isBroken = ({ post }: PostContext): boolean =>
-  post.observations.breakFace !== undefined && post.observations.breakFace !== 'none'
-
-/** The standing post at the ground line: what decay has left of it. */
-export function standingPostLink(context: PostContext): LinkCapacity {
-  const name = isBroken(context) ? 'the broken post' : 'the post at the ground line'
-  const left: SectionProperties = sectionProperties(context.post.section, softAtGround(context))
-  const link = bendingLink('post', name, left, context.material, context.wind.height, context.cases)
-  return isBroken(context) ? { ...link, code: 0, over: 0 } : link
-}
+const ALL = ['lean', 'code', 'over'] as const
 
 /** The sound section of a new post of the same size and material. */
-export function newPostLink(context: PostContext): LinkCapacity {
-  return bendingLink(
-    'post',
-    'the new post at the ground line',
-    sectionProperties(context.post.section),
-    context.material,
-    context.wind.height,
-    context.cases,
-  )
+export function newPostLink({ post, material, wind, links }: PostContext): LinkCapacity {
+  return links.bent('post', 'the new post at the ground line', sectionProperties(post.section), material, wind.height)
 }
-
-/**
- * The footing as it stands, on the same scale as a new one.
- *
- * @returns undefined when its size is not known or the soil gives no figure
- */
-export function standingFootingLink(context: PostContext): LinkCapacity | undefined {
-  const segments = standingSegments(context)
-  if (!segments || !context.soil) return undefined
-  return context.ground('footing', 'the standing footing', segments)
-}
-
-function standingSegments({ post, line, along }: PostContext): Segment[] | undefined {
-  const buried = Math.min(post.length - line.height, DEPTH_RANGE.maximum)
-  const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
-  if (kind === 'none' || kind === 'soil') {
-    return buried > DEPTH_RANGE.minimum ? [{ top: 0, bottom: buried, width: along }] : undefined
-  }
-  if ((kind !== 'concrete' && kind !== 'stone') || diameter === undefined || bottom === undefined) return undefined
-  const above = { top: 0, bottom: top, width: along }
-  const footing = { top, bottom, width: kind === 'stone' ? diameter * STONE_BEARING : diameter }
-  // A post often reaches below the collar of concrete round it.
-  const below = { top: bottom, bottom: buried, width: along }
-  return [...(top > 0 ? [above] : []), footing, ...(buried > bottom + MATTERS ? [below] : [])]
-}
-
-/** A shorter stretch of post below its footing changes nothing, m. */
-const MATTERS = 0.02
-/** Stone bears like a rigid footing of this share of its hole. */
-const STONE_BEARING = 0.85

@@ -3,7 +3,7 @@ import { row } from '../tables/tables'
 import { sectionProperties } from '../timber/section'
 import { tables } from '../../tests/support/builders'
 import { fixingShares, fixingTension, pinBearing } from './fixings'
-import { bendingLink } from './links'
+import { linkMaker } from './links'
 import { loadCases } from './loadCases'
 import type { ResolvedPost } from '../resolve/resolve'
 
@@ -20,14 +20,14 @@ describe('fixings of a spur', () => {
   })
 
   it('hold by the washer in softwood', () => {
-    const { code, over } = fixingTension(row(tables.parts.fixings, 'bolt-12'), softwood)
+    const { code, over } = fixingTension(row(tables.parts.lists.fixing.rows, 'bolt-12'), softwood)
     expect(code).toBeCloseTo((0.05 ** 2 - (Math.PI * 0.013 ** 2) / 4) * 2e6, 6)
     expect(over / code).toBeCloseTo(1.6, 9)
   })
 
   it('hold by withdrawal as NDS tables it', () => {
     // 1800 · 0.42^1.5 · (10/25.4)^0.75 = 243.5 lb per inch of thread.
-    const { code, over } = fixingTension(row(tables.parts.fixings, 'screw-10'), softwood)
+    const { code, over } = fixingTension(row(tables.parts.lists.fixing.rows, 'screw-10'), softwood)
     expect(code / (4.4482216 * (75 / 25.4) * 1.6 * 0.7)).toBeCloseTo(243.5, 0)
     expect(over).toBeCloseTo(3 * code, 9)
   })
@@ -45,11 +45,11 @@ it('the wood round a pin carries H with M = H e in plastic bearing', () => {
 
 it('steel gives way at its plastic moment, wood at its outer fibre', () => {
   const section = sectionProperties({ shape: 'tube', diameter: 0.06, wall: 0.003 })
-  const steel = bendingLink('post', 'post', section, tables.materials.steel, 1, calm)
+  const steel = linkMaker(calm, 1).bent('post', 'post', section, tables.materials.steel, 1)
   expect(steel.over! / section.plasticModulus).toBeCloseTo(235e6, 0)
-  const wood = bendingLink('post', 'post', section, softwood, 1, calm)
+  const wood = linkMaker(calm, 1).bent('post', 'post', section, softwood, 1)
   expect(wood.over! / section.modulus).toBeCloseTo(26e6, 0)
-  expect(bendingLink('post', 'post', section, tables.materials.concrete, 0.5, calm)).toMatchObject({
+  expect(linkMaker(calm, 0.5).bent('post', 'post', section, tables.materials.concrete, 0.5)).toMatchObject({
     code: 4400,
     over: 7040,
   })

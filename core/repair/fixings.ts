@@ -1,10 +1,9 @@
-import type { MaterialRow } from '../tables/tables'
+import type { MaterialRow } from '../timber/materials'
+import { INCH, POUND_FORCE } from '../units/constants'
 import type { Metres, Newtons } from '../units/types'
 import type { Capacity, FixingPart } from '../tables/parts'
 import { OVER_CODE } from '../tables/parts'
 
-const INCH = 0.0254
-const POUND_FORCE = 4.4482216
 /** Gust duration and wet service, NDS 2018 Tables 2.3.2 and 11.3.3. */
 const GUST = 1.6
 const WET = 0.7

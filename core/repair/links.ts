@@ -1,10 +1,10 @@
 import type { GroundThreshold } from '../ground/postInGround'
-import type { MaterialRow } from '../tables/tables'
+import type { MaterialRow } from '../timber/materials'
 import type { SectionProperties } from '../timber/section'
+import { OVER_CODE } from '../tables/parts'
 import type { Metres, MetresPerSecond, Newtons, Years } from '../units/types'
 import { returnPeriodOfGust } from '../wind/returnPeriod'
-import { groundAllowance, leastAllowance, linearAllowance, type LoadCase } from './loadCases'
-import { OVER_CODE } from '../tables/parts'
+import { allowanceByArm, leastAllowance, linearAllowance, type LoadCase } from './loadCases'
 
 /** Wind that one part can stand on top of the steady loads, N at the height of the wind. */
 export interface LinkCapacity {
@@ -74,46 +74,61 @@ export interface ProportionalPart {
   used: (each: LoadCase) => number
 }
 
-export function proportionalLink(
-  link: string,
-  name: string,
-  part: ProportionalPart,
-  cases: readonly LoadCase[],
-): LinkCapacity {
-  const allowance = (capacity: number) =>
-    leastAllowance(cases, (each) => linearAllowance(capacity, part.used(each), part.perNewton, each.windShare))
-  const over = allowance(part.over)
-  return {
-    link,
-    name,
-    code: allowance(part.code).force,
-    over: over.force,
-    ...(over.because ? { because: over.because } : {}),
-  }
+/** Load at an arm that a part stands, by threshold, N; null where a threshold has no figure. */
+export type HoldsAtArm = (threshold: GroundThreshold, arm: Metres) => Newtons | null
+
+/**
+ * The one place where links are made: every one of them stands the steady loads of the post in all its cases
+ * before any wind is left for it.
+ */
+export interface LinkMaker {
+  /** A part that is used in proportion to its loads. */
+  proportional: (link: string, name: string, part: ProportionalPart) => LinkCapacity
+  /**
+   * A bent member: the bending stresses of both directions add.
+   *
+   * @param arm of the wind above the section, m
+   */
+  bent: (link: string, name: string, section: SectionProperties, material: MaterialRow, arm: Metres) => LinkCapacity
+  /** A part whose load depends on the arm at which it acts: the ground, the wood round a pin. */
+  byArm: (link: string, name: string, holds: HoldsAtArm, thresholds: readonly GroundThreshold[]) => LinkCapacity
 }
 
 /**
- * A bent member: the bending stresses of both directions add.
- *
- * @param arm of the wind above the section, m
+ * @param cases steady loads with the wind, one after the other
+ * @param height of the wind above ground, m
  */
-export function bendingLink(
-  link: string,
-  name: string,
-  section: SectionProperties,
-  material: MaterialRow,
-  arm: Metres,
-  cases: readonly LoadCase[],
-): LinkCapacity {
-  // Counted as moments across the line; a moment along it weighs by the ratio of the moduli.
-  const weightAlong = section.modulusAlong > 0 ? section.modulus / section.modulusAlong : 1
-  const part = {
-    ...momentCapacities(section, material),
-    perNewton: arm,
-    used: ({ across, along }: LoadCase) => across.moment + along.moment * weightAlong,
+export function linkMaker(cases: readonly LoadCase[], height: Metres): LinkMaker {
+  const proportional: LinkMaker['proportional'] = (link, name, part) => {
+    const allowance = (capacity: number) =>
+      leastAllowance(cases, (each) => linearAllowance(capacity, part.used(each), part.perNewton, each.windShare))
+    const over = allowance(part.over)
+    return { link, name, code: allowance(part.code).force, over: over.force, ...reason(over.because) }
   }
-  return proportionalLink(link, name, part, cases)
+  return {
+    proportional,
+    bent(link, name, section, material, arm) {
+      // Counted as moments across the line; a moment along it weighs by the ratio of the moduli.
+      const weightAlong = section.modulusAlong > 0 ? section.modulus / section.modulusAlong : 1
+      return proportional(link, name, {
+        ...momentCapacities(section, material),
+        perNewton: arm,
+        used: ({ across, along }) => across.moment + along.moment * weightAlong,
+      })
+    },
+    byArm(link, name, holds, thresholds) {
+      const allowance = (threshold: GroundThreshold) =>
+        leastAllowance(cases, (each) => allowanceByArm(each, height, (at) => holds(threshold, at) ?? 0))
+      const over = allowance('over')
+      const lean = thresholds.includes('lean') ? { lean: allowance('lean').force } : {}
+      const hasCode = thresholds.includes('code') && holds('code', height) !== null
+      const code = hasCode ? { code: allowance('code').force } : {}
+      return { link, name, ...lean, over: over.force, ...code, ...reason(over.because) }
+    },
+  }
 }
+
+const reason = (because: string | undefined) => (because ? { because } : {})
 
 function momentCapacities(section: SectionProperties, material: MaterialRow) {
   if (material.momentCapacity !== undefined) {
@@ -123,31 +138,4 @@ function momentCapacities(section: SectionProperties, material: MaterialRow) {
   // Steel yields through its whole section; wood and vinyl break when their outer fibre does.
   const ultimate = material.yields ? section.plasticModulus : section.modulus
   return { code: allowable * section.modulus, over: strength * ultimate }
-}
-
-/**
- * The ground as a link, under every case.
- *
- * @param holds load at an arm that the ground stands, by threshold, N
- * @param arm   of the wind above ground, m
- */
-export function groundLink(
-  link: string,
-  name: string,
-  holds: (threshold: GroundThreshold, arm: Metres) => Newtons | null,
-  arm: Metres,
-  cases: readonly LoadCase[],
-): LinkCapacity {
-  const allowance = (threshold: GroundThreshold) =>
-    leastAllowance(cases, (each) => groundAllowance(each, arm, (at) => holds(threshold, at) ?? 0))
-  const over = allowance('over')
-  const hasCode = holds('code', arm) !== null
-  return {
-    link,
-    name,
-    lean: allowance('lean').force,
-    over: over.force,
-    ...(hasCode ? { code: allowance('code').force } : {}),
-    ...(over.because ? { because: over.because } : {}),
-  }
 }

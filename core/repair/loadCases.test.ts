@@ -6,9 +6,9 @@ import { plan } from '../plan/plan'
 import type { Post } from '../document/job'
 import { sectionProperties } from '../timber/section'
 import { jobOf, runOfPosts, soilNamed, tables } from '../../tests/support/builders'
-import { bendingLink } from './links'
+import { linkMaker } from './links'
 import {
-  groundAllowance,
+  allowanceByArm,
   hingeForce,
   leafMoment,
   leastAllowance,
@@ -91,14 +91,14 @@ describe('a hung leaf', () => {
 
 describe('what steady loads leave for the wind', () => {
   it('is all of it when there are none', () => {
-    expect(groundAllowance(wind(), 0.94, holds)).toBeCloseTo(1737, 0)
+    expect(allowanceByArm(wind(), 0.94, holds)).toBeCloseTo(1737, 0)
     expect(linearAllowance(100, 0, 2, 1)).toBe(50)
     expect(linearAllowance(100, 0, 2, 0)).toBe(Infinity)
   })
 
   it('meets the demand exactly', () => {
     const along = { force: 0, moment: 600 }
-    const left = groundAllowance(wind({ along }), 0.94, holds)
+    const left = allowanceByArm(wind({ along }), 0.94, holds)
     expect(left).toBeLessThan(1737)
     expect(Math.hypot(left * 0.94, 600) / left).toBeGreaterThan(0.94)
     expect(holds(Math.hypot(left * 0.94, 600) / left) / left).toBeCloseTo(1, 3)
@@ -106,7 +106,7 @@ describe('what steady loads leave for the wind', () => {
 
   it('is nothing, and says why, when the steady part alone is too much', () => {
     const across = { force: 0, moment: 1e5 }
-    expect(groundAllowance(wind({ across }), 0.94, holds)).toBe(0)
+    expect(allowanceByArm(wind({ across }), 0.94, holds)).toBe(0)
     expect(leastAllowance([wind({ name: 'a leaf', across })], () => 0)).toEqual({
       force: 0,
       because: 'a leaf alone is more than this holds',
@@ -115,9 +115,13 @@ describe('what steady loads leave for the wind', () => {
 
   it('adds bending stresses of both directions in timber', () => {
     const section = sectionProperties({ shape: 'rectangle', along: 0.1, across: 0.12 })
-    const link = bendingLink('post', 'post', section, tables.materials['treated-softwood'], 0.9, [
-      wind({ along: { force: 0, moment: 500 } }),
-    ])
+    const link = linkMaker([wind({ along: { force: 0, moment: 500 } })], 0.9).bent(
+      'post',
+      'post',
+      section,
+      tables.materials['treated-softwood'],
+      0.9,
+    )
     const stress = (link.over! * 0.9) / section.modulus + 500 / section.modulusAlong
     expect(stress).toBeCloseTo(26e6, 0)
   })
@@ -127,7 +131,7 @@ describe('what steady loads leave for the wind', () => {
     fc.double({ min: 0, max: 500, noNaN: true }),
     fc.constantFrom('across' as const, 'along' as const),
   ])('never grows with the steady load', (moment, more, direction) => {
-    const left = (of: number) => groundAllowance(wind({ [direction]: { force: 0, moment: of } }), 0.94, holds)
+    const left = (of: number) => allowanceByArm(wind({ [direction]: { force: 0, moment: of } }), 0.94, holds)
     expect(left(moment + more)).toBeLessThanOrEqual(left(moment) * (1 + 1e-3) + 1e-6)
   })
 

@@ -1,5 +1,6 @@
 import type { ResolvedPost } from '../resolve/resolve'
 import { bracketedRoot } from '../numeric/roots'
+import { GRAVITY } from '../units/constants'
 import type { Kilograms, Metres, NewtonMetres, Newtons } from '../units/types'
 
 /** A steady load on a post, about the ground line. */
@@ -22,7 +23,6 @@ export interface LoadCase {
 }
 
 const NOTHING: Steady = { force: 0, moment: 0 }
-const GRAVITY = 9.80665
 /** Somebody swinging at the latch edge, N; a working value. */
 const SWING: Newtons = 500
 
@@ -112,15 +112,15 @@ export function linearAllowance(capacity: number, used: number, perNewton: numbe
 const PURE_COUPLE: Metres = 1_000
 
 /**
- * Wind left when the ground holds a load that depends on its arm. Forces and moments at right
+ * Wind left when what is held depends on the arm of the load: in the ground, or round a pin. Forces and moments at right
  * angles add as vectors, as a round hole takes them.
  *
- * @param holds load at an arm that the ground stands, N; falls with the arm
+ * @param holds load at an arm that is stood, N; falls with the arm
  * @param arm   of the wind above ground, m
  * @source bracketed root of demand = capacity: the demand rises with the wind
  * @example no steady load: holds(arm)
  */
-export function groundAllowance(each: LoadCase, arm: Metres, holds: (arm: Metres) => Newtons): Newtons {
+export function allowanceByArm(each: LoadCase, arm: Metres, holds: (arm: Metres) => Newtons): Newtons {
   const { across, along, windShare } = each
   const steady = across.force || across.moment || along.force || along.moment
   if (!steady) return windShare > 0 ? holds(arm) / windShare : Infinity

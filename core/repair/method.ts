@@ -1,38 +1,94 @@
+import type { Cause } from '../cause/tables'
+import type { RoundVoid } from '../concrete/volume'
+import type { MethodRow } from '../tables/parts'
+import { row } from '../tables/tables'
 import type { Section } from '../timber/section'
-import type { CubicMetres } from '../units/types'
+import type { CubicMetres, Metres } from '../units/types'
 import type { PostContext } from './context'
 import type { DesignedHole } from './hole'
 import type { LinkCapacity } from './links'
+import type { Solid } from './solids'
 
-/** What a method comes to on one post. */
-export interface MethodDesign {
-  links: LinkCapacity[]
-  hole?: DesignedHole
-  /** Standing in the concrete from its top to the stone bed. */
-  inConcrete?: Section
-  /** Further volumes in the concrete; a void counts negative, m³. */
-  insets?: CubicMetres[]
+/** Parts by their kind: what a method is made with. */
+export type Choice = Readonly<Record<string, string>>
+
+export interface Verdict {
+  verdict: 'allowed' | 'refused' | 'not-known'
+  /** Every reason against, in words; none when it is allowed. */
+  reasons: string[]
+}
+
+/** Demand against capacity of what is no link on the scale of gusts: bearing, play, anchors, slab. */
+export interface Check {
+  check: string
+  demand: number
+  capacity: number
+  unit: string
+}
+
+/** What goes into a hole. */
+export interface Fill {
+  kind: 'concrete'
+  /** Of {@link Earthwork.holes}. */
+  hole: number
+  /** Standing in it from its top down to `foot` below ground, or to its bottom. */
+  castIn?: { section: Section; foot?: Metres }
+  /** Room beyond the hole that the old block left. */
+  leftBy?: RoundVoid
+}
+
+export interface Earthwork {
+  holes: readonly DesignedHole[]
+  fills: readonly Fill[]
   /** Old concrete to break out, m³. */
   oldConcrete?: CubicMetres
-  /** Parts chosen, by key, for the drawing and the load list. */
-  parts?: { spur?: string; fixing?: string; pin?: string }
-  cautions?: string[]
 }
 
-/** Adding a method is one module of this shape and one row of data. */
+/** What a method comes to on one post. */
+export interface Design {
+  /** Each made through the context, so that none forgets the steady loads. */
+  links: readonly LinkCapacity[]
+  checks?: readonly Check[]
+  earthwork?: Earthwork
+  parts: readonly { kind: string; key: string; count: number }[]
+  /** What stands where when it is done; nothing where the post stays as it stands. */
+  stands: readonly Solid[]
+  cautions?: readonly string[]
+}
+
+/**
+ * A way to repair a post, whole: plan, sheet, drawing and load list read it.
+ *
+ * Adding one is a module of this shape, a row of data under its key, and a line in `methods/index.ts`.
+ */
 export interface RepairMethod {
   key: string
-  /** Every reason against, in words; none when it is allowed. */
-  refusals: (context: PostContext, design: MethodDesign) => string[]
-  design: (context: PostContext) => MethodDesign
+  /** Kinds of parts that it is made with, each a list of the tables. */
+  needs: readonly string[]
+  /** Causes that it takes away, some only under a condition. */
+  answers: (context: PostContext) => ReadonlyMap<Cause, 'yes' | { onlyIf: string }>
+  /** What it may be made with, best first: the first that is allowed is offered. */
+  variants: (context: PostContext) => readonly Choice[]
+  design: (context: PostContext, choice: Choice) => Design
+  verdict: (context: PostContext, design: Design) => Verdict
 }
 
-/** Volume of the old footing less the post in it, m³; 0 when its size is not known. */
-export function oldConcreteVolume({ post, along, across }: PostContext): CubicMetres {
-  const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
-  if (kind !== 'concrete' || diameter === undefined || bottom === undefined) return 0
-  return Math.max(0, (bottom - top) * ((Math.PI * diameter ** 2) / 4 - along * across))
+/** Name, minutes, steps and cautions of a method: its row of data. */
+export const methodRow = (key: string, { tables }: PostContext): MethodRow => row(tables.parts.methods, key)
+
+/** Causes that name the method as their answer, in the tables of causes or in the method's own row. */
+export function answersByTable(key: string): RepairMethod['answers'] {
+  return (context) => {
+    const own = methodRow(key, context).answers ?? []
+    const named = context.tables.causes.causes.filter(({ answeredBy }) => answeredBy.includes(key))
+    return new Map([...named.map((cause) => cause.key), ...own].map((cause) => [cause, 'yes']))
+  }
 }
+
+export const verdictOf = (reasons: string[]): Verdict => ({
+  verdict: reasons.length === 0 ? 'allowed' : 'refused',
+  reasons,
+})
 
 /** Reasons against any method that trusts the ground or carries people. */
 export function commonRefusals({ post, noFigure }: PostContext): string[] {
@@ -40,4 +96,15 @@ export function commonRefusals({ post, noFigure }: PostContext): string[] {
   if (noFigure) reasons.push(noFigure.advice)
   if (post.duty === 'load-bearing') reasons.push('This post carries a load: a licensed builder or engineer decides.')
   return reasons
+}
+
+/**
+ * The part of a kind that somebody chose for this post.
+ *
+ * @param otherwise key of the one that is taken where nobody chose
+ */
+export function chosenPart({ post }: PostContext, kind: string, otherwise: string): string {
+  const { repair } = post
+  const named = repair as Readonly<Record<string, unknown>> | undefined
+  return repair?.parts?.[kind] ?? (named?.[kind] as string | undefined) ?? otherwise
 }

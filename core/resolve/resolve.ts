@@ -34,7 +34,7 @@ export interface ResolvedJob {
 }
 
 /** Fills in what nobody gave and lists it: the plan shows every assumption. */
-export function withAssumptions(job: Job, tables: Tables): ResolvedJob {
+export function resolveJob(job: Job, tables: Tables): ResolvedJob {
   const assumed: Assumption[] = []
   const site = resolveSite(job.site ?? {}, tables, assumed)
   const lines = job.lines.map((line) => resolveLine(line, tables, assumed))

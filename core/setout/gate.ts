@@ -1,3 +1,4 @@
+import { InputError } from '../errors'
 import type { Metres } from '../units/types'
 
 export interface GateHardware {
@@ -18,11 +19,13 @@ export interface GateHardware {
  *
  * @example gateOpening({ leaves: [1.1], hingeGap: 0.02, latchGap: 0.015, meetingGap: 0.01, post: 0.1 })
  *   // opening 1.135, centres 1.235
+ * @throws InputError for no leaf, or for more than two
  */
 export function gateOpening({ leaves, hingeGap, latchGap, meetingGap, post }: GateHardware): {
   opening: Metres
   centres: Metres
 } {
+  if (leaves.length < 1 || leaves.length > 2) throw new InputError('leaves', leaves, 'one leaf or two')
   const wide = leaves.reduce((sum, leaf) => sum + leaf + hingeGap, 0)
   const opening = wide + (leaves.length === 1 ? latchGap : meetingGap)
   return { opening, centres: opening + post }

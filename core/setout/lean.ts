@@ -1,5 +1,12 @@
-import type { LeanReading } from '../cause/observations'
 import type { Metres, Radians } from '../units/types'
+
+export interface LeanReading {
+  /** Offset over the level's length, m. */
+  offset: Metres
+  over: Metres
+  /** Degrees clockwise from along the run. */
+  direction?: number
+}
 
 export interface Lean {
   angle: Radians

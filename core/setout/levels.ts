@@ -1,3 +1,4 @@
+import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
 
 /**
@@ -9,9 +10,7 @@ import type { Metres } from '../units/types'
  * @returns m above the ground at the first post; below it negative
  * @example groundLevel(1.2, 1.32) // -0.12
  */
-export const groundLevel = (reference: Metres, reading: Metres): Metres => round(reference - reading)
+export const groundLevel = (reference: Metres, reading: Metres): Metres => tidy(reference - reading)
 
 /** The reading that goes with a level: the other way round. @example rodReading(1.2, -0.12) // 1.32 */
-export const rodReading = (reference: Metres, level: Metres): Metres => round(reference - level)
-
-const round = (length: Metres) => Math.round(length * 1e6) / 1e6
+export const rodReading = (reference: Metres, level: Metres): Metres => tidy(reference - level)

@@ -1,3 +1,4 @@
+import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
 
 export interface Snapped {
@@ -41,9 +42,7 @@ export function snapStation(wanted: Metres, { before, after, bayBefore, step, re
   const near = wishes
     .filter(({ station }) => Math.abs(station - wanted) <= reach && station >= lowest && station <= highest)
     .sort((a, b) => Math.abs(a.station - wanted) - Math.abs(b.station - wanted))[0]
-  if (near) return { ...near, station: round(near.station) }
+  if (near) return { ...near, station: tidy(near.station) }
   const marked = Math.round(wanted / step) * step
-  return { station: round(Math.min(highest, Math.max(lowest, marked))) }
+  return { station: tidy(Math.min(highest, Math.max(lowest, marked))) }
 }
-
-const round = (length: Metres) => Math.round(length * 1e6) / 1e6

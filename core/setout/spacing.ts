@@ -1,4 +1,6 @@
 import { InputError } from '../errors'
+import { LIMITS } from '../limits'
+import { tidy, wholeUp } from '../numeric/rounding'
 import type { Metres } from '../units/types'
 
 export interface Obstacle {
@@ -12,7 +14,6 @@ interface Interval {
   high: Metres
 }
 
-const MOST_BAYS = 2000
 /** Width to which the best bay is found, m: far below a tape's mark. */
 const EXACT = 1e-7
 
@@ -30,8 +31,8 @@ const EXACT = 1e-7
  */
 export function spacing(length: Metres, maxBay: Metres, avoid: readonly Obstacle[]): Metres[] {
   const free = freeStretches(length, avoid)
-  const fewest = Math.max(1, Math.ceil(length / maxBay - 1e-9))
-  for (let bays = fewest; bays <= Math.min(MOST_BAYS, fewest + 2 * avoid.length + 1); bays++) {
+  const fewest = Math.max(1, wholeUp(length / maxBay))
+  for (let bays = fewest; bays <= Math.min(LIMITS.posts, fewest + 2 * avoid.length + 1); bays++) {
     if (!reachable(bays, 0, maxBay, free, length)) continue
     const equal = length / bays
     const largest = bisect(equal, maxBay, (bay) => reachable(bays, 0, bay, free, length) !== undefined)
@@ -41,10 +42,15 @@ export function spacing(length: Metres, maxBay: Metres, avoid: readonly Obstacle
   throw new InputError('avoid', avoid, `obstacles that leave room for bays of at most ${maxBay} m`)
 }
 
+/** A narrower bay is no bay: two are shared out instead; a working value, m. */
+const LEAST_BAY: Metres = 0.3
+
 /**
- * Stations for panels of one width: whole panels, cut short only before an obstacle and at the end.
+ * Stations for panels of one width: whole panels, cut short only before an obstacle and at the end. Where what
+ * is left would be a sliver, it is shared out with the bay before it.
  *
  * @example panelSpacing(5, 1.83, []) // [0, 1.83, 3.66, 5]
+ * @example panelSpacing(3.67, 1.83, []) // [0, 1.83, 2.75, 3.67]
  */
 export function panelSpacing(length: Metres, bay: Metres, avoid: readonly Obstacle[]): Metres[] {
   const free = freeStretches(length, avoid)
@@ -57,7 +63,23 @@ export function panelSpacing(length: Metres, bay: Metres, avoid: readonly Obstac
     if (next <= last + EXACT) throw new InputError('avoid', avoid, `obstacles that a panel of ${bay} m can span`)
     stations.push(next)
   }
-  return stations
+  return withoutSlivers(stations, bay, free)
+}
+
+/** Moves each post after which a sliver would follow to the clear place nearest the middle of its neighbours. */
+function withoutSlivers(stations: readonly Metres[], bay: Metres, free: readonly Interval[]): Metres[] {
+  const result = [...stations]
+  for (let i = 1; i < result.length - 1; i++) {
+    const [before, after] = [result[i - 1]!, result[i + 1]!]
+    if (after - result[i]! >= LEAST_BAY) continue
+    const middle = (before + after) / 2
+    const places = free
+      .map(({ low, high }) => tidy(Math.min(high, Math.max(low, middle))))
+      .filter((at) => at - before <= bay && Math.min(at - before, after - at) >= LEAST_BAY)
+      .sort((a, b) => Math.abs(a - middle) - Math.abs(b - middle))
+    result[i] = places[0] ?? result[i]!
+  }
+  return result
 }
 
 /** Where a post may stand. */
@@ -120,7 +142,7 @@ function traceBack(places: Interval[][], smallest: Metres, largest: Metres, leng
       .map(({ low, high }) => Math.min(high, Math.max(low, wish)))
     stations.unshift(candidates.reduce((best, each) => (Math.abs(each - wish) < Math.abs(best - wish) ? each : best)))
   }
-  return stations.map((station) => Math.round(station * 1e6) / 1e6)
+  return stations.map(tidy)
 }
 
 /** The value nearest to `wanted` for which it works; it works at `known`. */

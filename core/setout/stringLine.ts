@@ -1,4 +1,6 @@
 import { InputError } from '../errors'
+import { mean } from '../numeric/statistics'
+import { GRAVITY } from '../units/constants'
 import type { Kilograms, Metres, Newtons } from '../units/types'
 
 export interface StringPoint {
@@ -44,10 +46,8 @@ const FITS: Record<StringFit, (points: readonly StringPoint[]) => Line> = {
     return through(sorted[0]!, sorted[sorted.length - 1]!)
   },
   'least-squares': (points) => {
-    const mean = (of: (point: StringPoint) => number) =>
-      points.reduce((sum, point) => sum + of(point), 0) / points.length
-    const x = mean((point) => point.station)
-    const y = mean((point) => point.offset)
+    const x = mean(points.map((point) => point.station))
+    const y = mean(points.map((point) => point.offset))
     const spread = points.reduce((sum, point) => sum + (point.station - x) ** 2, 0)
     const slope = points.reduce((sum, point) => sum + (point.station - x) * (point.offset - y), 0) / spread
     return { slope, intercept: y - slope * x }
@@ -71,8 +71,6 @@ function through(a: StringPoint, b: StringPoint): Line {
   const slope = (b.offset - a.offset) / (b.station - a.station)
   return { slope, intercept: a.offset - slope * a.station }
 }
-
-const GRAVITY = 9.80665
 
 /**
  * Sag in the middle of a pulled string.

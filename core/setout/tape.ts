@@ -1,22 +1,17 @@
 import { InputError } from '../errors'
-import type { Duty, Post } from '../document/job'
+import { LIMITS } from '../limits'
 import { parseLength, type LengthSystem } from '../units/length'
+import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
-import { gateOpening } from './gate'
 
 /** A post as it was called out along the tape. */
 export interface TapeReading {
   station: Metres
-  duty?: Duty
+  duty?: 'gate-hinge' | 'corner' | 'end'
   /** Of one leaf of a gate that opens between this post and the next, m. */
   leaf?: Metres
   leaves?: 1 | 2
 }
-
-/** Most posts of one line. */
-const MOST_READINGS = 2000
-/** Gate hardware that nobody measured; working values, m. */
-const HARDWARE = { hingeGap: 0.02, latchGap: 0.015, meetingGap: 0.01 }
 
 /**
  * Running tape readings as they are called out: `0, 2.4, 4.83, 7.2 gate 1.1, 8.45`.
@@ -36,7 +31,7 @@ export function parseTape(text: string, system: LengthSystem): TapeReading[] {
     const bays = BAYS.exec(entry)
     if (bays) addBays(readings, Number(bays[1]), parseLength(bays[2]!, system, key), key)
     else add(readings, readEntry(entry, system, key), key, entry)
-    if (readings.length > MOST_READINGS) throw new InputError('readings', readings.length, `at most ${MOST_READINGS}`)
+    if (readings.length > LIMITS.posts) throw new InputError('readings', readings.length, `at most ${LIMITS.posts}`)
   }
   if (readings.length === 0) throw new InputError('readings', text, 'at least one, such as 0, 2.4, 4.83')
   return readings
@@ -65,7 +60,7 @@ function readEntry(entry: string, system: LengthSystem, key: string): TapeReadin
       return { station, duty: 'gate-hinge', leaf: parseLength(rest, system, `${key}, gate`), leaves: 2 }
     default:
       if (rest) throw new InputError(key, entry, 'a length, then perhaps gate, double gate, corner or end')
-      return word ? { station, duty: word.toLowerCase() as Duty } : { station }
+      return word ? { station, duty: word.toLowerCase() as 'corner' | 'end' } : { station }
   }
 }
 
@@ -80,40 +75,6 @@ function add(readings: TapeReading[], reading: TapeReading, key: string, entry: 
 function addBays(readings: TapeReading[], count: number, bay: Metres, key: string): void {
   if (bay <= 0) throw new InputError(key, bay, 'a bay longer than nothing')
   if (readings.length === 0) readings.push({ station: 0 })
-  if (count > MOST_READINGS) throw new InputError(key, count, `at most ${MOST_READINGS} bays`)
-  for (let i = 0; i < count; i++) readings.push({ station: round(readings[readings.length - 1]!.station + bay) })
+  if (count > LIMITS.posts) throw new InputError(key, count, `at most ${LIMITS.posts} bays`)
+  for (let i = 0; i < count; i++) readings.push({ station: tidy(readings[readings.length - 1]!.station + bay) })
 }
-
-/**
- * Posts of the readings. A gate hangs on its own post; the next one takes the latch, or the second leaf.
- *
- * @param common what every post is made of
- * @param idOf   identity of the post by its number, counted from 0
- * @example postsFromTape(parseTape('0, 7.2 gate 1.1', 'metric'), {}, (i) => `A${i + 1}`)[2]
- *   // { id: 'A3', station: 8.435, duty: 'gate-latch' }: nobody called the latch post, so the opening says where
- */
-export function postsFromTape(
-  readings: readonly TapeReading[],
-  common: Partial<Post>,
-  idOf: (index: number) => string,
-): Post[] {
-  const last = readings[readings.length - 1]!
-  const whole = last.leaf === undefined ? readings : [...readings, { station: stationAfterGate(last) }]
-  return whole.map(({ station, duty, leaf }, i): Post => {
-    const before = whole[i - 1]
-    const across = before?.leaf === undefined ? {} : otherSideOf(before)
-    const gate = leaf === undefined ? {} : { gate: { leafWidth: leaf } }
-    return { ...common, id: idOf(i), station, ...across, ...(duty === undefined ? {} : { duty }), ...gate }
-  })
-}
-
-function otherSideOf({ leaf, leaves }: TapeReading): Partial<Post> {
-  return leaves === 2 ? { duty: 'gate-hinge', gate: { leafWidth: leaf } } : { duty: 'gate-latch' }
-}
-
-function stationAfterGate({ station, leaf, leaves }: TapeReading): Metres {
-  const { centres } = gateOpening({ ...HARDWARE, leaves: Array<Metres>(leaves ?? 1).fill(leaf!), post: 0.1 })
-  return round(station + centres)
-}
-
-const round = (length: Metres) => Math.round(length * 1e6) / 1e6

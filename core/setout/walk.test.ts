@@ -1,9 +1,10 @@
+import { postsFromTape } from '../document/tapePosts'
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { groundLevel, rodReading } from './levels'
 import { ACROSS, ALONG, leanByAngle, leanByBubble, leanIn, leanSlopes, topOffset, withLean } from './lean'
 import { pivotHeight, whereItTurns } from './pivot'
-import { parseTape, postsFromTape } from './tape'
+import { parseTape } from './tape'
 
 const stations = (text: string, system: 'metric' | 'feet-inches' = 'metric') =>
   parseTape(text, system).map((reading) => reading.station)

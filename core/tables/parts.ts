@@ -1,9 +1,14 @@
+import type { Cause } from '../cause/tables'
 import type { Section } from '../timber/section'
 import type { Kilograms, Metres, Minutes, NewtonMetres, Newtons, Pascals } from '../units/types'
 
-export interface SpurPart {
+/** A thing that repairs are made with: one row of the list of its kind. */
+export interface PartRow {
   key: string
   name: string
+}
+
+export interface SpurPart extends PartRow {
   /** Square face, m. */
   size: Metres
   length: Metres
@@ -14,13 +19,13 @@ export interface SpurPart {
   upperFixing: Metres
 }
 
-export type FixingPart =
-  | { key: string; name: string; kind: 'bolt'; diameter: Metres; washer: Metres; stressArea: number; yield: Pascals }
-  | { key: string; name: string; kind: 'screw'; diameter: Metres; thread: Metres }
+export type FixingPart = PartRow &
+  (
+    | { kind: 'bolt'; diameter: Metres; washer: Metres; stressArea: number; yield: Pascals }
+    | { kind: 'screw'; diameter: Metres; thread: Metres }
+  )
 
-export interface PinPart {
-  key: string
-  name: string
+export interface PinPart extends PartRow {
   section: Section
   diameter: Metres
   yield: Pascals
@@ -44,6 +49,10 @@ export interface MethodRow {
   fixedMinutes: Minutes
   steps: readonly MethodStep[]
   cautions: readonly string[]
+  /** What it wants brought beside its parts and its concrete, in words. */
+  bring: readonly string[]
+  /** Causes that it takes away, beside those that name it. */
+  answers?: readonly Cause[]
 }
 
 export interface MethodStep {
@@ -53,10 +62,20 @@ export interface MethodStep {
   doNotSkip?: boolean
 }
 
+/** Parts of one kind, to choose from; `name` as it stands over them. */
+export interface PartList<R extends PartRow = PartRow> {
+  name: string
+  rows: readonly R[]
+}
+/** Lists by the kind of part; those that the program computes with have their own types. */
+export type PartLists = Readonly<Record<string, PartList>> & {
+  spur: PartList<SpurPart>
+  fixing: PartList<FixingPart>
+  pin: PartList<PinPart>
+}
+
 export interface RepairParts {
-  spurs: readonly SpurPart[]
-  fixings: readonly FixingPart[]
-  pins: readonly PinPart[]
+  lists: PartLists
   rates: WorkRates
   methods: readonly MethodRow[]
 }

@@ -3,29 +3,10 @@ import type { CauseTables } from '../cause/tables'
 import type { Filling, Mix } from '../concrete/bags'
 import type { SupplyRow } from '../concrete/supply'
 import type { AnySoil } from '../ground/soil'
-import type { Exposure, LineKind, Material } from '../document/job'
+import type { Exposure, LineKind } from '../wind/fence'
+import type { Materials } from '../timber/materials'
 import type { RepairParts } from './parts'
 import type { Kilograms, Metres, MetresPerSecond, NewtonMetres, Pascals, Years } from '../units/types'
-
-export interface MaterialRow {
-  name: string
-  wood: boolean
-  /** Steel: gives way at its plastic moment, not at its outer fibre. */
-  yields?: boolean
-  /** Allowable bending stress in wet service under gusts, and mean strength, Pa. */
-  allowable?: Pascals
-  strength?: Pascals
-  stiffness?: Pascals
-  /** kg/m³. */
-  density: Kilograms
-  /** Reinforced concrete is given by its moment instead, N m. */
-  momentCapacity?: NewtonMetres
-  /** Wood under a washer, Pa. */
-  washerBearing?: Pascals
-  /** Specific gravity for withdrawal. */
-  gravity?: number
-}
-export type Materials = Record<Material, MaterialRow>
 
 /** What `plan()` takes for a fact that nobody gave. */
 export interface Defaults {

@@ -1,12 +1,11 @@
 import { InputError } from '../errors'
+import { FOOT, INCH } from './constants'
 import type { Metres } from './types'
 
 /** What a person reads and types in; the core keeps metres, unrounded. */
 export const LENGTH_SYSTEMS = ['metric', 'feet-inches'] as const
 export type LengthSystem = (typeof LENGTH_SYSTEMS)[number]
 
-const INCH = 0.0254
-const FOOT = 12 * INCH
 const METRIC_UNITS: Record<string, number> = { m: 1, cm: 0.01, mm: 0.001 }
 const SIXTEENTHS = 16
 

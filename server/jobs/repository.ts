@@ -1,5 +1,6 @@
+import type { CommandBatch } from '../../core/edit/apply'
 import type { Knex } from 'knex'
-import type { Command, CommandBatch } from '../../core/edit/commands'
+import type { Command } from '../../core/edit/commands'
 import type { JobSummary } from '../../core/document/summary'
 import type { Job } from '../../core/document/job'
 

@@ -1,16 +1,14 @@
+import { readJob } from '../../core/document/check'
+import { applyCommands, type CommandBatch } from '../../core/edit/apply'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { applyCommands, type Command, type CommandBatch } from '../../core/edit/commands'
-import { knownKeys } from '../../core/document/knownKeys'
+import { type Command } from '../../core/edit/commands'
 import { newJob, type NewJob } from '../../core/document/newJob'
-import { readJob } from '../../core/document/schema'
 import { jobSummary } from '../../core/document/summary'
 import type { Job } from '../../core/document/job'
 import { tables } from '../../data/tables'
 import * as jobs from './repository'
 import { NotFound, StaleVersion } from '../http/failures'
-
-const known = knownKeys(tables)
 
 export const listJobs = jobs.listJobs
 
@@ -26,7 +24,7 @@ export async function importJob(
   document: unknown,
   id: string = randomUUID(),
 ): Promise<{ id: string; version: number }> {
-  const job = readJob(document, known)
+  const job = readJob(document, tables)
   await database.transaction((transaction) => jobs.insertJob(transaction, id, job, jobSummary(job), new Date()))
   return { id, version: 1 }
 }
@@ -66,7 +64,7 @@ export async function applyBatch(
         await commandsSince(transaction, id, batch.version),
       )
     }
-    const job = readJob(applyCommands(stored.document, batch.commands), known)
+    const job = readJob(applyCommands(stored.document, batch.commands), tables)
     const version = stored.version + 1
     const now = new Date()
     await jobs.updateJob(transaction, id, version, job, jobSummary(job), now)

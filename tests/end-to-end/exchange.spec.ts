@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { OBSERVATION_VALUES, type Observations } from '../../core/cause/observations'
+import { PICKED, SEEN_TOGETHER, type Observations } from '../../core/cause/observations'
 import { expectSaved, importJob, open, trialJob } from './steps'
 
 const csvFile = (name: string, rows: string[]) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) })
@@ -17,12 +17,8 @@ const everything: Observations = {
   probeBelow: 0,
   probeAbove: 0.1,
   moisturePercent: 23.5,
-  ...Object.fromEntries(
-    Object.entries(OBSERVATION_VALUES).map(([key, values]) => [
-      key,
-      key === 'groundAround' ? [values[0], values[3]] : values.at(-1),
-    ]),
-  ),
+  ...Object.fromEntries(Object.entries(PICKED).map(([key, values]) => [key, values.at(-1)])),
+  groundAround: [SEEN_TOGETHER.groundAround[0], SEEN_TOGETHER.groundAround[3]],
 }
 
 test('every observation goes through database, CSV and back unchanged', async ({ page, request }) => {

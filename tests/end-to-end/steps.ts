@@ -1,11 +1,11 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test'
-import type { Job } from '../../core/document/job'
+import type { Job, Post } from '../../core/document/job'
 
 /* Steps that several end-to-end tests share. Each test makes a job of its own. */
 
 /** A rotted post between sound ones, with nothing recorded yet on the middle one. */
 export function trialJob(name: string): Job {
-  const sound = { observations: { pushPivot: 'nothing-moves', probeAtGround: 0 }, soil: 'firm-clay', ageYears: 14 }
+  const sound: Partial<Post> = { observations: { pushPivot: 'nothing-moves', probeAtGround: 0 }, soil: 'firm-clay', ageYears: 14 }
   return {
     format: 'vindex-job',
     version: 1,

@@ -1,18 +1,10 @@
+import { SEASONS } from '../../core/ground/soil'
+import { MATERIALS } from '../../core/timber/materials'
+import { EXPOSURES, LINE_KINDS } from '../../core/wind/fence'
+import { DUTIES, FOOTING_KINDS, JOB_FORMAT, JOB_VERSION, MARK_KINDS, SERVICES } from '../../core/document/vocabulary'
 import fc from 'fast-check'
-import {
-  DUTIES,
-  EXPOSURES,
-  FOOTING_KINDS,
-  JOB_FORMAT,
-  JOB_VERSION,
-  LINE_KINDS,
-  MARK_KINDS,
-  MATERIALS,
-  SEASONS,
-  SERVICES,
-  type Job,
-} from '../../core/document/job'
-import { OBSERVATION_VALUES, type Observations } from '../../core/cause/observations'
+import { type Job } from '../../core/document/job'
+import { PICKED, SEEN_TOGETHER, type Observations } from '../../core/cause/observations'
 import type { Tables } from '../../core/tables/tables'
 
 export const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
@@ -32,11 +24,10 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
     { offset: between(-2, 2), over: between(0.1, 4), direction: fc.integer({ min: 0, max: 360 }) },
     { requiredKeys: ['offset', 'over'] },
   )
-  const { groundAround, ...picked } = OBSERVATION_VALUES
   const observations = fc.record(
     {
-      ...Object.fromEntries(Object.entries(picked).map(([name, values]) => [name, fc.constantFrom(...values)])),
-      groundAround: fc.subarray([...groundAround]),
+      ...Object.fromEntries(Object.entries(PICKED).map(([name, values]) => [name, fc.constantFrom(...values)])),
+      groundAround: fc.subarray([...SEEN_TOGETHER.groundAround]),
       lean: fc.oneof(reading, fc.tuple(reading, reading)),
       moisturePercent: between(0, 200),
       probeAtGround: wood,
@@ -69,9 +60,9 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       method: key(tables.parts.methods),
       mix: key(tables.mixes),
       filling: key(tables.fillings),
-      spur: key(tables.parts.spurs),
-      fixing: key(tables.parts.fixings),
-      pin: key(tables.parts.pins),
+      spur: key(tables.parts.lists.spur.rows),
+      fixing: key(tables.parts.lists.fixing.rows),
+      pin: key(tables.parts.lists.pin.rows),
       hole,
     },
     { requiredKeys: [] },

@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { withAssumptions } from '~~/core/resolve/resolve'
+import { resolveJob } from '~~/core/resolve/resolve'
 import { plan } from '~~/core/plan/plan'
 import type { Post } from '~~/core/document/job'
 import { jobOf, runOfPosts, tables } from '~~/tests/support/builders'
 import { bayDimensions, heightOfBays } from './bayDimensions'
-import { conflictSubject, conflictValue } from '~/shell/conflictWords'
 import { describeSection } from './describe'
 import type { Point } from './geometry'
 import { groundLine, stringLine } from './groundModel'
@@ -22,7 +21,7 @@ const rotted: Partial<Post> = {
   observations: { pushPivot: 'at-ground-line', probeAtGround: 0.03, lean: { offset: -0.06, over: 1.2, direction: 0 } },
 }
 const job = jobOf({ ...runOfPosts(5, 2.4, (i) => (i === 2 ? rotted : {})), height: 1.8 })
-const line = withAssumptions(job, tables).lines[0]!
+const line = resolveJob(job, tables).lines[0]!
 const post = line.posts[2]!
 const postPlan = plan(job, tables).posts[2]!
 const methodOf = (key: string) => postPlan.methods.find((method) => method.method === key)!
@@ -144,13 +143,6 @@ describe('the gust scale', () => {
   })
 })
 
-it('words of a conflict name the post and the reading', () => {
-  const mine = { name: 'setReading', line: 'A', post: 'A3', key: 'probeAtGround', value: 0.02 } as const
-  expect(conflictSubject(mine)).toBe('A3 › observations › probe at ground')
-  expect(conflictValue(mine, (length) => `${length} m`)).toBe('0.02 m')
-  expect(conflictValue({ ...mine, value: null }, String)).toBe('taken back')
-})
-
 describe('the line on paper', () => {
   it('is cut into strips of one scale that cover it', () => {
     expect(lineStrips(30)).toEqual([
@@ -165,7 +157,7 @@ describe('the line on paper', () => {
 })
 
 describe('ground that falls along the line', () => {
-  const line = withAssumptions(jobOf(runOfPosts(3, 2, (i) => ({ groundLevel: -0.5 * i }))), tables).lines[0]!
+  const line = resolveJob(jobOf(runOfPosts(3, 2, (i) => ({ groundLevel: -0.5 * i }))), tables).lines[0]!
 
   it('is drawn from the chosen post, straight between posts and level beyond them', () => {
     expect(groundLine(line, 'A2', -1, 5)).toEqual([
@@ -239,7 +231,7 @@ describe('sections of every repair', () => {
   const planned = plan(job, tables).posts[2]!
   const model = (method: string, of: Partial<Post> = {}) => {
     const changed = jobOf({ ...runOfPosts(5, 2.4, (i) => (i === 2 ? { ...rotted, ...of } : {})), height: 1.8 })
-    const [resolved] = withAssumptions(changed, tables).lines
+    const [resolved] = resolveJob(changed, tables).lines
     const made = plan(changed, tables).posts[2]!.methods.find((each) => each.method === method)
     return sectionModel(resolved!, resolved!.posts[2]!, tables.parts, made)
   }

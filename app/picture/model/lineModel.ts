@@ -1,5 +1,5 @@
+import type { LineKind } from '~~/core/wind/fence'
 import type { ResolvedLine, ResolvedPost } from '~~/core/resolve/resolve'
-import type { LineKind } from '~~/core/document/job'
 import { leanSlopes } from '~~/core/setout/lean'
 import { sectionSize } from '~~/core/timber/section'
 import type { Metres } from '~~/core/units/types'

@@ -1,6 +1,6 @@
+import { softAtGroundOf } from '~~/core/cause/observations'
 import type { ResolvedLine, ResolvedPost } from '~~/core/resolve/resolve'
 import type { MethodPlan } from '~~/core/plan/types'
-import { softAtGroundOf } from '~~/core/document/readings'
 import type { RepairParts } from '~~/core/tables/parts'
 import { leanSlopes } from '~~/core/setout/lean'
 import { sectionSize } from '~~/core/timber/section'
@@ -97,7 +97,7 @@ function inNewConcrete(
 
 function spurred(line: ResolvedLine, post: ResolvedPost, parts: RepairParts, method: MethodPlan): SectionModel {
   const { along } = sectionSize(post.section)
-  const spur = parts.spurs.find((each) => each.key === method.parts?.spur)!
+  const spur = parts.lists.spur.rows.find((each) => each.key === method.parts?.spur)!
   const left = along / 2
   const centre = left + spur.size / 2
   const above = spur.length / 2
@@ -166,7 +166,7 @@ function spurred(line: ResolvedLine, post: ResolvedPost, parts: RepairParts, met
 
 function pinned(line: ResolvedLine, post: ResolvedPost, parts: RepairParts, method: MethodPlan): SectionModel {
   const { along } = sectionSize(post.section)
-  const pin = parts.pins.find((each) => each.key === method.parts?.pin)!
+  const pin = parts.lists.pin.rows.find((each) => each.key === method.parts?.pin)!
   return {
     shapes: [
       ...standingFooting(post),

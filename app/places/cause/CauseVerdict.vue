@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useJobView } from '~/job/useJobView'
+import type { Cause } from '~~/core/cause/tables'
 import type { Verdict } from '~~/core/document/job'
 import { tables } from '~~/data/tables'
 import { useJobStore } from '~/job/store'
@@ -13,7 +14,7 @@ const view = useJobView()
 const preferences = usePreferencesStore()
 
 const kept = computed<Verdict | undefined>(() => view.post.value!.judgement?.[props.verdict])
-const cause = ref<string>()
+const cause = ref<Cause>()
 const note = ref('')
 const error = ref('')
 const causeItems = tables.causes.causes.map(({ key, name }) => ({ value: key, title: name }))

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { leanByBubble, SLOPE_PER_LINE, type LeanReading } from '~~/core/setout/lean'
 import { computed } from 'vue'
 import type { InputError } from '~~/core/errors'
-import type { Instrument, LeanReading } from '~~/core/cause/observations'
-import { leanByBubble, SLOPE_PER_LINE } from '~~/core/setout/lean'
+import type { Instrument } from '~~/core/cause/observations'
 import { LEVEL_LENGTH } from './questions'
 
 /** How many lines the bubble stands off the middle of its vial. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { ACROSS, ALONG, leanByAngle, leanSlopes, type LeanReading } from '~~/core/setout/lean'
 import { useJobView } from '~/job/useJobView'
 import { useInstrument } from './useInstrument'
 import InstrumentReading from './InstrumentReading.vue'
 import type { InputError } from '~~/core/errors'
-import type { Instrument, LeanReading } from '~~/core/cause/observations'
-import { ACROSS, ALONG, leanByAngle, leanSlopes } from '~~/core/setout/lean'
+import type { Instrument } from '~~/core/cause/observations'
 import { LEVEL_LENGTH } from './questions'
 
 /** A digital level held against the post: its reading is taken by hand, when it stands still. */

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import type { LeanReading } from '~~/core/setout/lean'
 import { computed } from 'vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import type { InputError } from '~~/core/errors'
-import type { Instrument, LeanReading } from '~~/core/cause/observations'
+import type { Instrument } from '~~/core/cause/observations'
 import { LEVEL_LENGTH } from './questions'
 
 /** The offset at the end of a level held plumb against the post. */

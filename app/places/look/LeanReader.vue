@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { leanOf, ACROSS, ALONG, leanIn, withLean, type LeanReading } from '~~/core/setout/lean'
 import { computed, ref } from 'vue'
 import { useJobView } from '~/job/useJobView'
 import { useReadings } from '~/job/useReadings'
@@ -7,8 +8,7 @@ import LeanByBubble from './LeanByBubble.vue'
 import LeanByLevel from './LeanByLevel.vue'
 import LeanByTape from './LeanByTape.vue'
 import ReadingTrail from './ReadingTrail.vue'
-import { leanOf, ACROSS, ALONG, leanIn, withLean } from '~~/core/setout/lean'
-import type { Instrument, LeanReading } from '~~/core/cause/observations'
+import type { Instrument } from '~~/core/cause/observations'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** How far the post leans: by level and tape, by the bubble or by a digital level, in one or two directions. */

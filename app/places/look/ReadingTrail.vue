@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import type { Reading } from '~~/core/document/job'
 import { computed } from 'vue'
 import { useReadings } from '~/job/useReadings'
-import type { ObservationKey, Reading } from '~~/core/cause/observations'
+import type { ObservationKey } from '~~/core/cause/observations'
 import { observationValue } from './readingWords'
 import { usePreferencesStore } from '~/session/preferences'
 

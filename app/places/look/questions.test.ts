@@ -1,6 +1,8 @@
+import { MATERIALS } from '~~/core/timber/materials'
+import { LINE_KINDS } from '~~/core/wind/fence'
+import { DUTIES, FOOTING_KINDS, MARK_KINDS, SERVICES } from '~~/core/document/vocabulary'
 import { describe, expect, it } from 'vitest'
-import { MEASURED, OBSERVATION_KEYS, OBSERVATION_VALUES } from '~~/core/cause/observations'
-import { DUTIES, FOOTING_KINDS, LINE_KINDS, MARK_KINDS, MATERIALS, SERVICES } from '~~/core/document/job'
+import { MEASURED, OBSERVATION_KEYS, PICKED, SEEN_TOGETHER } from '~~/core/cause/observations'
 import { showLength } from '~~/core/units/length'
 import { tables } from '~~/data/tables'
 import { smallPicture } from '~/picture/model/smallPictures'
@@ -14,13 +16,13 @@ const show = (length: number) => showLength(length, 'metric')
 describe('the questions of Look', () => {
   it('ask for every observation that is picked, once', () => {
     const asked = questions.map(({ key }) => key)
-    const measured: readonly string[] = MEASURED
+    const measured = ['lean', ...Object.keys(MEASURED)]
     expect([...asked].sort()).toEqual(OBSERVATION_KEYS.filter((key) => !measured.includes(key)).sort())
   })
 
   it('offer every value of it, in words', () => {
     for (const { key, answers, many } of questions) {
-      const values: readonly string[] = OBSERVATION_VALUES[key as keyof typeof OBSERVATION_VALUES]
+      const values = ({ ...PICKED, ...SEEN_TOGETHER } as Record<string, readonly string[]>)[key]!
       const offered = answers.map(({ value }) => value).filter((value) => !(many && value === 'nothing'))
       expect([...offered].sort(), key).toEqual([...values].sort())
       for (const answer of answers) expect(answer.words.length, `${key} ${answer.value}`).toBeGreaterThan(2)

@@ -1,5 +1,5 @@
-import type { LeanReading, ObservationKey } from '~~/core/cause/observations'
-import { ACROSS } from '~~/core/setout/lean'
+import { ACROSS, type LeanReading } from '~~/core/setout/lean'
+import type { ObservationKey } from '~~/core/cause/observations'
 import type { Metres } from '~~/core/units/types'
 import { LOOK_PARTS } from './questions'
 import { PUSH_PIVOT } from '~/job/words'

@@ -41,7 +41,7 @@ async function take(): Promise<void> {
 }
 
 /** Parts that the method can be made with. */
-const PART_LISTS = { spur: tables.parts.spurs, fixing: tables.parts.fixings, pin: tables.parts.pins }
+const PART_LISTS = { spur: tables.parts.lists.spur.rows, fixing: tables.parts.lists.fixing.rows, pin: tables.parts.lists.pin.rows }
 const PART_NAMES = { spur: 'Spur', fixing: 'Fixings', pin: 'Pin' }
 const parts = computed(() =>
   (Object.entries(method.value.parts ?? {}) as [keyof typeof PART_LISTS, string][]).map(([key, value]) => ({

@@ -38,9 +38,9 @@ const materials = computed(() => {
   return [
     ...(concrete ? concreteItems(row(tables.mixes, concrete.mix), concrete) : []),
     concrete && concrete.stone > 0 && `${litres(concrete.stone)} L of stone for the bed`,
-    parts?.spur && `1 × ${nameOf(tables.parts.spurs, parts.spur)}`,
-    parts?.fixing && `2 × ${nameOf(tables.parts.fixings, parts.fixing)}`,
-    parts?.pin && `1 × ${nameOf(tables.parts.pins, parts.pin)}`,
+    parts?.spur && `1 × ${nameOf(tables.parts.lists.spur.rows, parts.spur)}`,
+    parts?.fixing && `2 × ${nameOf(tables.parts.lists.fixing.rows, parts.fixing)}`,
+    parts?.pin && `1 × ${nameOf(tables.parts.lists.pin.rows, parts.pin)}`,
   ].filter((item): item is string => typeof item === 'string')
 })
 const print = () => window.print()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { postsFromTape } from '~~/core/document/tapePosts'
 import { computed, ref } from 'vue'
 import { useJobView } from '~/job/useJobView'
 import LengthStepper from '~/controls/LengthStepper.vue'
@@ -7,7 +8,7 @@ import type { Command } from '~~/core/edit/commands'
 import { nextLineId, nextPostIds, sharedFacts } from '~~/core/document/grow'
 import type { Line } from '~~/core/document/job'
 import { spacing } from '~~/core/setout/spacing'
-import { parseTape, postsFromTape } from '~~/core/setout/tape'
+import { parseTape } from '~~/core/setout/tape'
 import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 

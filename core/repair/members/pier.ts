@@ -1,5 +1,6 @@
 import { requireNumber } from '../../errors'
 import type { Soil } from '../../ground/soil'
+import { WET_CONCRETE_WEIGHT } from '../../units/constants'
 import type { Metres, Newtons, Pascals, SquareMetres } from '../../units/types'
 
 export interface PierBearing {
@@ -26,9 +27,6 @@ export function pierBearing(load: Newtons, base: SquareMetres, soil: Soil): Pier
   return { pressure, allowable: soil.bearing, holds: soil.bearing !== null && pressure <= soil.bearing }
 }
 
-/** Wet concrete, N/m³. */
-const WET_CONCRETE = 24_000
-
 /**
  * Force with which wet concrete lifts a form that is wider at its foot than at its top.
  *
@@ -41,5 +39,5 @@ const WET_CONCRETE = 24_000
 export function formUplift(depth: Metres, taperArea: SquareMetres): Newtons {
   requireNumber('depth', depth, 0, 5, 'm')
   requireNumber('taperArea', taperArea, 0, 10, 'm²')
-  return WET_CONCRETE * depth * taperArea
+  return WET_CONCRETE_WEIGHT * depth * taperArea
 }

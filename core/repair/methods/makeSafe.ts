@@ -1,8 +1,13 @@
-import type { RepairMethod } from '../method'
+import { answersByTable, verdictOf, type RepairMethod } from '../method'
+
+const key = 'make-safe'
 
 /** Props, ties, barrier: today only, always open, and it holds no gust of its own. */
 export const makeSafe: RepairMethod = {
-  key: 'make-safe',
-  refusals: () => [],
-  design: () => ({ links: [] }),
+  key,
+  needs: [],
+  answers: answersByTable(key),
+  variants: () => [{}],
+  design: () => ({ links: [], parts: [], stands: [] }),
+  verdict: () => verdictOf([]),
 }

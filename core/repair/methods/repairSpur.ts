@@ -1,70 +1,105 @@
 import { row } from '../../tables/tables'
+import { OVER_CODE, type FixingPart, type SpurPart } from '../../tables/parts'
 import { boredThrough } from '../../timber/cuts'
-import { designHole, holeSegments } from '../hole'
-import { fixingShares, fixingTension } from '../fixings'
-import { bendingLink, proportionalLink, type LinkCapacity, type ProportionalPart } from '../links'
-import { commonRefusals, oldConcreteVolume, type RepairMethod } from '../method'
+import type { Metres } from '../../units/types'
 import type { PostContext } from '../context'
+import { fixingShares, fixingTension } from '../fixings'
+import { designHole, holeSegments, holeSolids, type DesignedHole } from '../hole'
+import type { LinkCapacity, ProportionalPart } from '../links'
 import { leafMoment } from '../loadCases'
-import { OVER_CODE, type SpurPart } from '../../tables/parts'
+import { answersByTable, chosenPart, commonRefusals, verdictOf, type RepairMethod } from '../method'
+import { box, heightOf, type Solid } from '../solids'
+import { footingSolids, oldConcreteVolume } from '../standing'
 
+const key = 'repair-spur'
 /** Soft wood deeper than this at the fixings gives them nothing to hold, m. */
-const SOFT_AT_FIXINGS = 0.003
+const SOFT_AT_FIXINGS: Metres = 0.003
 /** A third of the old concrete comes out to make room. */
 const OLD_SHARE = 1 / 3
+/** Wind below the lower fixing does not bend the post there, m. */
+const LEAST_ARM: Metres = 0.05
+/** Concrete beside the spur, m. */
+const LEAST_ROUND_SPUR: Metres = 0.07
+/** The post is cut back to this height, and drawn decayed down to this depth, m. */
+const CUT_BACK: Metres = 0.04
+const DECAY_DOWN: Metres = 0.12
 
 /** Concrete spur beside the post, half its length in the ground, two fixings into sound wood. */
 export const repairSpur: RepairMethod = {
-  key: 'repair-spur',
-  refusals(context) {
-    const { post, material } = context
+  key,
+  needs: ['spur', 'fixing'],
+  answers: answersByTable(key),
+  variants(context) {
+    const { spur, fixing } = context.tables.parts.lists
+    return [
+      {
+        spur: chosenPart(context, 'spur', spur.rows[spur.rows.length - 1]!.key),
+        fixing: chosenPart(context, 'fixing', fixing.rows[0]!.key),
+      },
+    ]
+  },
+  design(context, choice) {
+    const { wind, material, post } = context
+    const { spur, fixing } = partsOf(context, choice)
+    const hole = designHole(context, {
+      leastEmbedment: { depth: spur.length / 2, rule: 'half-the-spur' },
+      leastDiameter: spur.size + 2 * LEAST_ROUND_SPUR,
+    })
+    const left = boredThrough(post.section, fixing.diameter)
+    const arm = Math.max(LEAST_ARM, wind.height - spur.lowerFixing)
+    return {
+      links: [
+        ...fixingLinks(context, spur, fixing),
+        context.links.proportional('spur', 'the spur at the ground', spurBending(spur, wind.height)),
+        context.links.bent('post', 'the post at the lower fixing', left, material, arm),
+        context.ground('footing', 'the spur in the ground', holeSegments(hole, spur.size)),
+      ],
+      earthwork: {
+        holes: [hole],
+        // Only half the spur stands in the ground; below its foot the hole is all concrete.
+        fills: [
+          {
+            kind: 'concrete',
+            hole: 0,
+            castIn: {
+              section: { shape: 'rectangle', along: spur.size, across: spur.size },
+              foot: Math.min(spur.length / 2, hole.footingBottom),
+            },
+          },
+        ],
+        oldConcrete: oldConcreteVolume(context) * OLD_SHARE,
+      },
+      parts: [
+        { kind: 'spur', key: spur.key, count: 1 },
+        { kind: 'fixing', key: fixing.key, count: 2 },
+      ],
+      stands: standsOf(context, spur, hole),
+      cautions: [`The spur weighs about ${spur.mass} kg.`],
+    }
+  },
+  verdict(context, { parts }) {
+    const { post, material, tables } = context
     const reasons = commonRefusals(context)
     if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post takes no fixings for a spur.`)
     if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS)
       reasons.push('The wood is soft where the fixings would go.')
-    const spur = chosenSpur(context)
+    const spur = row(tables.parts.lists.spur.rows, parts.find(({ kind }) => kind === 'spur')!.key)
     const { leafMass, leafWidth } = post.gate ?? {}
     if (post.duty === 'gate-hinge' && leafMass && leafWidth) {
       if (leafMoment(leafMass, leafWidth) > spur.momentCapacity)
         reasons.push('The leaf pulls harder than the spur can bend.')
     }
-    return reasons
-  },
-  design(context) {
-    const { tables, wind, material, post } = context
-    const spur = chosenSpur(context)
-    const fixing = row(tables.parts.fixings, post.repair?.fixing ?? tables.parts.fixings[0]!.key)
-    const hole = designHole(context, {
-      leastEmbedment: { depth: spur.length / 2, rule: 'half-the-spur' },
-      leastDiameter: spur.size + 2 * MINIMUM_ROUND_SPUR,
-    })
-    return {
-      links: [
-        ...fixingLinks(context, spur, fixing),
-        proportionalLink('spur', 'the spur at the ground', spurBending(spur, wind.height), context.cases),
-        bendingLink(
-          'post',
-          'the post at the lower fixing',
-          boredThrough(post.section, fixing.diameter),
-          material,
-          Math.max(LEAST_ARM, wind.height - spur.lowerFixing),
-          context.cases,
-        ),
-        context.ground('footing', 'the spur in the ground', holeSegments(hole, spur.size)),
-      ],
-      hole,
-      inConcrete: { shape: 'rectangle', along: spur.size, across: spur.size },
-      // Only half the spur stands in the ground; below its foot the hole is all concrete.
-      insets: [-(spur.size ** 2) * Math.max(0, hole.footingBottom - spur.length / 2)],
-      oldConcrete: oldConcreteVolume(context) * OLD_SHARE,
-      parts: { spur: spur.key, fixing: fixing.key },
-      cautions: [`The spur weighs about ${spur.mass} kg.`],
-    }
+    return verdictOf(reasons)
   },
 }
 
+function partsOf({ tables }: PostContext, { spur, fixing }: Readonly<Record<string, string>>) {
+  const { lists } = tables.parts
+  return { spur: row(lists.spur.rows, spur!), fixing: row(lists.fixing.rows, fixing!) }
+}
+
 /** A square spur bends about both axes at once. */
-function spurBending(spur: SpurPart, arm: number): ProportionalPart {
+function spurBending(spur: SpurPart, arm: Metres): ProportionalPart {
   return {
     code: spur.momentCapacity,
     over: spur.momentCapacity * OVER_CODE,
@@ -73,32 +108,67 @@ function spurBending(spur: SpurPart, arm: number): ProportionalPart {
   }
 }
 
-/** Wind below the lower fixing does not bend the post there, m. */
-const LEAST_ARM = 0.05
-
-/** Concrete beside the spur, m. */
-const MINIMUM_ROUND_SPUR = 0.07
-
-function chosenSpur({ post, tables }: PostContext): SpurPart {
-  const { spurs } = tables.parts
-  return row(spurs, post.repair?.spur ?? spurs[spurs.length - 1]!.key)
+/**
+ * Tension in the two fixings. Steady loads across the line act on each by the moment about the other; a leaf's
+ * pull along the line is a couple on both, in shear, counted at their capacity in tension: a working value.
+ *
+ * @source equilibrium of the post above its cut: (M − F z) over the distance of the fixings
+ */
+function fixingLinks({ links, material, wind }: PostContext, spur: SpurPart, fixing: FixingPart): LinkCapacity[] {
+  const tension = fixingTension(fixing, material)
+  const { lowerFixing, upperFixing } = spur
+  const shares = fixingShares(wind.height, lowerFixing, upperFixing)
+  const apart = upperFixing - lowerFixing
+  const other = { upper: lowerFixing, lower: upperFixing }
+  return (['upper', 'lower'] as const).map((which) =>
+    links.proportional(`${which}-fixing`, `the ${which} fixing`, {
+      ...tension,
+      // A couple pulls one fixing as much as it pushes the other.
+      perNewton: Math.abs(shares[which]),
+      used: ({ across, along }) =>
+        (Math.abs(across.moment - across.force * other[which]) + Math.abs(along.moment)) / apart,
+    }),
+  )
 }
 
-function fixingLinks(
-  context: PostContext,
-  spur: SpurPart,
-  fixing: Parameters<typeof fixingTension>[0],
-): LinkCapacity[] {
-  const tension = fixingTension(fixing, context.material)
-  const shares = fixingShares(context.wind.height, spur.lowerFixing, spur.upperFixing)
-  const apart = spur.upperFixing - spur.lowerFixing
-  return (['upper', 'lower'] as const).map((which) =>
-    proportionalLink(
-      `${which}-fixing`,
-      `the ${which} fixing`,
-      // A couple pulls one fixing as much as it pushes the other.
-      { ...tension, perNewton: Math.abs(shares[which]), used: ({ across }) => Math.abs(across.moment) / apart },
-      context.cases,
-    ),
-  )
+function standsOf({ post, line, along }: PostContext, spur: SpurPart, hole: DesignedHole): Solid[] {
+  const left = along / 2
+  const right = left + spur.size
+  const above = spur.length / 2
+  const foot = -Math.min(above, hole.footingBottom)
+  const fixing = (link: string, height: Metres): Solid => ({
+    key: link,
+    matter: 'steel',
+    outline: box(-left - 0.02, right + 0.02, height - 0.008, height + 0.008),
+    edge: 'thin',
+    link,
+  })
+  return [
+    ...footingSolids(post, 'dashed', 'old-footing'),
+    ...holeSolids(hole, left + spur.size / 2),
+    { key: 'decay', matter: 'decay', outline: box(-left, left, -DECAY_DOWN, CUT_BACK), edge: 'broken' },
+    {
+      key: 'post',
+      matter: 'wood',
+      outline: box(-left, left, CUT_BACK, line.height),
+      edge: 'solid',
+      note: 'cut back to sound wood',
+    },
+    {
+      key: 'spur',
+      matter: 'concrete',
+      outline: [
+        [left, foot],
+        [right, foot],
+        [right, above],
+        [left + spur.size / 2, above],
+        [left, above - spur.size / 2],
+      ],
+      edge: 'solid',
+      link: 'spur',
+      measures: [heightOf('spur-above', right, above)],
+    },
+    fixing('lower-fixing', spur.lowerFixing),
+    fixing('upper-fixing', spur.upperFixing),
+  ]
 }

@@ -1,36 +1,74 @@
 import { row } from '../../tables/tables'
+import { OVER_CODE, type PinPart } from '../../tables/parts'
 import { boredLengthwise } from '../../timber/cuts'
 import { sectionProperties } from '../../timber/section'
-import { standingFootingLink, type PostContext } from '../context'
-import { pinBearing } from '../fixings'
-import { bendingLink, gustFor, type LinkCapacity } from '../links'
-import { commonRefusals, type RepairMethod } from '../method'
-import { OVER_CODE, type PinPart } from '../../tables/parts'
+import type { Metres, Pascals } from '../../units/types'
 import { gustOfReturnPeriod } from '../../wind/returnPeriod'
+import type { PostContext } from '../context'
+import { pinBearing } from '../fixings'
+import type { LinkCapacity } from '../links'
+import { answersByTable, chosenPart, commonRefusals, verdictOf, type RepairMethod } from '../method'
+import { box, heightOf } from '../solids'
+import { buriedDepth, footingSolids, standingFootingLink } from '../standing'
 
+const key = 'steel-pin'
 /** Allowable share of the pin's yield. */
 const ALLOWABLE = 0.6
 /** Wet wood across the grain, Pa. */
-const WOOD_ACROSS = 2.5e6
+const WOOD_ACROSS: Pascals = 2.5e6
 /** Bore at most this share of the post, with this much wood all round, m. */
 const BORE_SHARE = 1 / 3
-const WOOD_ROUND_BORE = 0.025
+const WOOD_ROUND_BORE: Metres = 0.025
 /** Wind below the top of the bore does not bend the post there, m. */
-const LEAST_ARM = 0.05
+const LEAST_ARM: Metres = 0.05
 /** A repair that gives way more often than once in so many years is none. */
 const LEAST_RETURN_YEARS = 10
+/** Grout between the foot of the bored post and the footing, m. */
+const JOINT: Metres = 0.01
 
+const USUAL_PIN = 'pipe-33'
 const MOVED = ['in-the-soil', 'footing-moves', 'post-loose-in-concrete']
 const POOR_FOOTING = ['none', 'small', 'one-sided', 'cracked', 'dry-pockets', 'stands-proud']
 
 /** Grouted pin standing in the old footing's socket, the post bored and bonded over it. */
 export const steelPin: RepairMethod = {
-  key: 'steel-pin',
-  refusals(context, design) {
-    const { post, material, site, along, across } = context
+  key,
+  needs: ['pin'],
+  answers: answersByTable(key),
+  variants: (context) => [{ pin: chosenPart(context, 'pin', USUAL_PIN) }],
+  design(context, choice) {
+    const { post, line, along } = context
+    const pin = row(context.tables.parts.lists.pin.rows, choice.pin!)
+    const footing = standingFootingLink(context)
+    return {
+      links: [...pinLinks(context, pin), ...(footing ? [footing] : [])],
+      parts: [{ kind: 'pin', key: pin.key, count: 1 }],
+      stands: [
+        ...footingSolids(post),
+        {
+          key: 'post',
+          matter: 'wood',
+          outline: box(-along / 2, along / 2, JOINT, line.height),
+          edge: 'solid',
+          link: 'post',
+        },
+        {
+          key: 'pin',
+          matter: 'steel',
+          outline: box(-pin.diameter / 2, pin.diameter / 2, -buriedDepth(context), pin.insertion),
+          edge: 'solid',
+          link: 'pin',
+          measures: [heightOf('pin', along / 2, pin.insertion, 0.1)],
+        },
+      ],
+      cautions: footing ? [] : ['The old footing is not measured: what it holds is not in these figures.'],
+    }
+  },
+  verdict(context, { links, parts }) {
+    const { post, material, site, along, across, tables } = context
     const { pushPivot, footingFound } = post.observations
+    const pin = row(tables.parts.lists.pin.rows, parts[0]!.key)
     const reasons = commonRefusals(context)
-    const pin = chosenPin(context)
     if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post cannot be bored for a pin.`)
     if (post.duty.startsWith('gate')) reasons.push('A gate would work the pin loose.')
     if (post.footing && post.footing.kind !== 'concrete' && post.footing.kind !== 'unknown')
@@ -42,46 +80,53 @@ export const steelPin: RepairMethod = {
     if (pin.diameter > width * BORE_SHARE || (width - pin.diameter) / 2 < WOOD_ROUND_BORE) {
       reasons.push(`A ${Math.round(pin.diameter * 1e3)} mm bore leaves too little wood in this post.`)
     }
-    const bending = design.links.find((link) => link.link === 'pin')!
-    const gust = gustFor(bending.over!, context.forceAtUnitGust)
-    if (gust < gustOfReturnPeriod(LEAST_RETURN_YEARS, site.gust50)) {
-      reasons.push(`The wind on this fence bends the pin at ${Math.round(gust)} m/s.`)
-    }
-    return reasons
-  },
-  design(context) {
-    const { wind, post, material, cases } = context
-    const pin = chosenPin(context)
-    const width = Math.min(context.along, context.across)
-    const section = sectionProperties(pin.section)
-    const bearing = pinBearing(wind.height, pin.diameter, pin.insertion, WOOD_ACROSS)
-    const footing = standingFootingLink(context)
-    const links: LinkCapacity[] = [
-      {
-        link: 'pin',
-        name: 'the pin at the joint',
-        code: (ALLOWABLE * pin.yield * section.modulus) / wind.height,
-        over: (pin.yield * section.plasticModulus) / wind.height,
-      },
-      { link: 'wood-round-pin', name: 'the wood round the pin', code: bearing, over: bearing * OVER_CODE },
-      bendingLink(
-        'post',
-        'the post at the top of the bore',
-        boredLengthwise(post.section, Math.min(pin.diameter, width)),
-        material,
-        Math.max(LEAST_ARM, wind.height - pin.insertion),
-        cases,
-      ),
-    ]
-    if (footing) links.push(footing)
-    return {
-      links,
-      parts: { pin: pin.key },
-      cautions: footing ? [] : ['The old footing is not measured: what it holds is not in these figures.'],
-    }
+    const tooWeak = (link: LinkCapacity) => context.gustOf(link) < gustOfReturnPeriod(LEAST_RETURN_YEARS, site.gust50)
+    const bending = links.find(({ link }) => link === 'pin')!
+    const wood = links.find(({ link }) => link === 'wood-round-pin')!
+    if (tooWeak(bending)) reasons.push(weakWords(context, bending, 'bends the pin'))
+    else if (tooWeak(wood)) reasons.push(weakWords(context, wood, 'crushes the wood round the pin'))
+    return verdictOf(reasons)
   },
 }
 
-function chosenPin({ post, tables }: PostContext): PinPart {
-  return row(tables.parts.pins, post.repair?.pin ?? 'pipe-33')
+function weakWords({ gustOf }: PostContext, link: LinkCapacity, does: string): string {
+  const [load] = link.because?.split(' alone ') ?? []
+  return load
+    ? `${load[0]!.toUpperCase()}${load.slice(1)} alone ${does}.`
+    : `The wind on this fence ${does} at ${Math.round(gustOf(link))} m/s.`
+}
+
+/**
+ * The pin bent at the joint, the wood round it, and the post at the top of the bore: each under the wind and every
+ * steady load.
+ *
+ * @source M = P e against f_y; the wood by plastic bearing on a rigid pin, {@link pinBearing}
+ */
+function pinLinks(context: PostContext, pin: PinPart): LinkCapacity[] {
+  const { wind, post, material, links } = context
+  const section = sectionProperties(pin.section)
+  const width = Math.min(context.along, context.across)
+  const bored = boredLengthwise(post.section, Math.min(pin.diameter, width))
+  const holds = (arm: Metres) => pinBearing(arm, pin.diameter, pin.insertion, WOOD_ACROSS)
+  return [
+    links.proportional('pin', 'the pin at the joint', {
+      code: ALLOWABLE * pin.yield * section.modulus,
+      over: pin.yield * section.plasticModulus,
+      perNewton: wind.height,
+      used: ({ across, along }) => across.moment + along.moment,
+    }),
+    links.byArm(
+      'wood-round-pin',
+      'the wood round the pin',
+      (threshold, arm) => (threshold === 'over' ? holds(arm) * OVER_CODE : holds(arm)),
+      ['code', 'over'],
+    ),
+    links.bent(
+      'post',
+      'the post at the top of the bore',
+      bored,
+      material,
+      Math.max(LEAST_ARM, wind.height - pin.insertion),
+    ),
+  ]
 }

@@ -1,0 +1,36 @@
+import type { CommandKind } from '../command'
+import { choosePart } from './choosePart'
+import { chooseRepair } from './chooseRepair'
+import { putLine } from './putLine'
+import { putMark } from './putMark'
+import { putPhotograph } from './putPhotograph'
+import { putPost } from './putPost'
+import { renameJob } from './renameJob'
+import { setHole } from './setHole'
+import { setJudgement } from './setJudgement'
+import { setLine } from './setLine'
+import { setPost } from './setPost'
+import { setReading } from './setReading'
+import { setRepair } from './setRepair'
+import { setSite } from './setSite'
+
+/** Every kind of edit there is; the type of a command follows from this list. */
+export const commandKinds = [
+  renameJob,
+  setSite,
+  setLine,
+  setPost,
+  setReading,
+  putPost,
+  putMark,
+  putPhotograph,
+  putLine,
+  chooseRepair,
+  choosePart,
+  setRepair,
+  setJudgement,
+  setHole,
+] as const
+
+type CommandOf<K> = K extends CommandKind<infer C> ? C : never
+export type Command = CommandOf<(typeof commandKinds)[number]>

@@ -1,0 +1,82 @@
+import type { BagOrder, Mix } from '../concrete/bags'
+import { BAG } from '../concrete/handBatch'
+import type { MethodPlan } from '../plan/types'
+import { row, type Tables } from '../tables/tables'
+import { litres } from '../units/quantity'
+import type { CubicMetres } from '../units/types'
+
+/** One thing to bring to a post. */
+export interface Item {
+  what: string
+  /** How much or how many of it; absent where the words say all. */
+  amount?: number
+  /** Behind the amount: L, bags; nothing where things are counted. */
+  unit?: string
+  post: string
+}
+
+/**
+ * All that a method wants brought to a post: concrete, stone, parts and gear. A function of the plan, for sheet,
+ * load list and cost.
+ *
+ * @example itemsOf('B7', spurPlan, tables) // 4 bags of 20 kg fast post mix, 11.2 L of water, …, 1 × 100 mm spur, 1.2 m
+ */
+export function itemsOf(post: string, { method, concrete, parts }: MethodPlan, tables: Tables): Item[] {
+  const poured: Omit<Item, 'post'>[] = []
+  if (concrete) {
+    const { bags, stone } = concrete
+    poured.push(...boughtItems(row(tables.mixes, concrete.mix), bags, concrete.concrete))
+    if (bags.water > 0) poured.push({ what: 'water', amount: bags.water * 1e3, unit: 'L' })
+    if (stone > 0) poured.push({ what: 'stone for the bed', amount: stone * 1e3, unit: 'L' })
+  }
+  const made = parts.map(({ kind, key, count }) => ({
+    what: row(tables.parts.lists[kind]!.rows, key).name,
+    amount: count,
+  }))
+  const gear = row(tables.parts.methods, method).bring.map((what) => ({ what }))
+  return [...poured, ...made, ...gear].map((item) => ({ ...item, post }))
+}
+
+function boughtItems(mix: Mix, bags: BagOrder, concrete: CubicMetres): Omit<Item, 'post'>[] {
+  switch (mix.supply) {
+    case 'bag':
+      return [{ what: `${mix.name} (${bags.exactCount.toFixed(1)} by measure)`, amount: bags.count, unit: 'bags' }]
+    case 'batch':
+      return [
+        { what: `cement, ${BAG} kg each`, amount: bags.batch!.bagsCement, unit: 'bags' },
+        { what: `all-in ballast, ${BAG} kg each`, amount: bags.batch!.bagsBallast, unit: 'bags' },
+      ]
+    case 'lorry':
+      return [{ what: mix.name, amount: concrete * 1e3, unit: 'L' }]
+  }
+}
+
+/**
+ * An item as a list says it.
+ *
+ * @example itemWords({ what: 'water', amount: 11.2, unit: 'L', post: 'B7' }) // '11.2 L of water'
+ */
+export function itemWords({ what, amount, unit }: Item): string {
+  if (amount === undefined) return what
+  if (unit === undefined) return `${amount} × ${what}`
+  const figure = unit === 'L' ? litres(amount / 1e3) : String(amount)
+  return `${figure} ${amount === 1 && unit === 'bags' ? 'bag' : unit} of ${what}`
+}
+
+/**
+ * What to buy for a pour: the number, and what it counts.
+ *
+ * @example orderFigure(mix, { count: 4, … }, 0.036) // { value: '4', unit: 'bags, 20 kg fast post mix' }
+ */
+export function orderFigure(mix: Mix, bags: BagOrder, concrete: CubicMetres): { value: string; unit: string } {
+  switch (mix.supply) {
+    case 'bag':
+      return { value: String(bags.count), unit: `${bags.count === 1 ? 'bag' : 'bags'}, ${mix.name}` }
+    case 'batch': {
+      const { bagsCement, bagsBallast } = bags.batch!
+      return { value: `${bagsCement} + ${bagsBallast}`, unit: `bags of ${BAG} kg, cement + ballast` }
+    }
+    case 'lorry':
+      return { value: litres(concrete), unit: 'L from the lorry' }
+  }
+}

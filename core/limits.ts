@@ -1,0 +1,39 @@
+/*
+ * How much of anything the program takes: one home for it, so that file, table, tape, route and screen
+ * cannot differ.
+ */
+
+export const LIMITS = {
+  lines: 50,
+  /** Of one line: posts, tape readings, rows of a table, places of a course that becomes posts. */
+  posts: 2_000,
+  marks: 500,
+  /** Places of a course that is kept. */
+  coursePoints: 5_000,
+  readings: 1_000,
+  photographs: 100,
+  conditions: 40,
+  commandsInBatch: 500,
+  obstacles: 100,
+  segments: 20,
+} as const
+
+/** Largest files, bytes. */
+export const LARGEST = {
+  /** A job file, a table of posts or a line on the earth; a job of 2000 posts has about 1 MB. */
+  document: 5e6,
+  /** A photograph as the device takes it in, and as the server does. */
+  original: 25e6,
+  photograph: 16e6,
+} as const
+
+/** Letters. */
+export const LONGEST = {
+  identity: 64,
+  lineOrPost: 40,
+  key: 60,
+  name: 200,
+  person: 100,
+  note: 500,
+  judgement: 1_000,
+} as const

@@ -1,0 +1,15 @@
+/** The arithmetic mean; 0 of nothing. */
+export const mean = (values: readonly number[]): number =>
+  values.length > 0 ? values.reduce((sum, value) => sum + value, 0) / values.length : 0
+
+/**
+ * The middle one of the values, or the mean of the middle two.
+ *
+ * @returns NaN of nothing
+ * @example median([1.2, 1.1, 1.3, 1.15]) // 1.175
+ */
+export function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  const middle = Math.floor(sorted.length / 2)
+  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
+}

@@ -1,0 +1,83 @@
+import { bagOrder, takesFilling, type Filling, type Mix } from '../concrete/bags'
+import { fillQuantities } from '../concrete/fill'
+import { overdig } from '../concrete/overdig'
+import { brokenOut } from '../concrete/supply'
+import { holeVolumes, type HoleShape } from '../concrete/volume'
+import { frostWarnings } from '../ground/frost'
+import type { PostContext } from '../repair/context'
+import { coverOf, LEAST_COVER, type DesignedHole } from '../repair/hole'
+import type { Earthwork, Fill } from '../repair/method'
+import { row } from '../tables/tables'
+import { grossArea, sectionSize } from '../timber/section'
+import type { CubicMetres, Metres } from '../units/types'
+import type { ConcretePlan } from './types'
+
+/**
+ * Concrete, bags and water of a method's hole.
+ *
+ * @returns undefined where nothing is poured, or the soil gives no figure
+ */
+export function planConcrete(earthwork: Earthwork | undefined, context: PostContext): ConcretePlan | undefined {
+  const fill = earthwork?.fills.find(({ kind }) => kind === 'concrete')
+  const { tables, post, soil } = context
+  if (!fill || !soil) return undefined
+  const hole = earthwork!.holes[fill.hole]!
+  const mix = row(tables.mixes, post.repair?.mix ?? tables.defaults.mix)
+  const wanted = row(tables.fillings, post.repair?.filling ?? tables.defaults.filling)
+  // A mix that was chosen after the filling may have to be mixed all the same.
+  const filling = takesFilling(mix, wanted) ? wanted : row(tables.fillings, tables.defaults.filling)
+  const { diameter, depth, stoneBed, fillTop } = hole
+  const shape: HoleShape = { shape: 'round', diameter, depth, stoneBed, fillTop }
+  const over = overdig('post-hole-digger', soil.overdig)
+  const section = fill.castIn?.section
+  const volumes = holeVolumes({
+    hole: shape,
+    post: section,
+    insets: insetsOf(fill, hole),
+    overdig: over,
+    ground: soil.kind,
+    leftBy: fill.leftBy,
+  })
+  const order = bagOrder(volumes.concrete, mix, filling, shape, section)
+  const { along, across } = section ? sectionSize(section) : { along: 0, across: 0 }
+  const cover = coverOf(diameter, along, across)
+  const old = earthwork!.oldConcrete ?? 0
+  return {
+    ...volumes,
+    mix: mix.key,
+    filling: filling.key,
+    overdig: over,
+    bags: order,
+    fill: fillQuantities(filling, volumes.concrete, depth - stoneBed - fillTop, order),
+    cover,
+    warnings: [
+      ...coverWarnings(cover),
+      ...frostWarnings({
+        frostDepth: context.site.frostDepth,
+        bottom: hole.footingBottom,
+        topDiameter: diameter,
+        bottomDiameter: diameter,
+      }),
+      ...fillingWarnings(mix, wanted, context),
+    ],
+    ...(old > 0 ? { oldConcrete: brokenOut(old) } : {}),
+  }
+}
+
+/** Below the foot of what is cast in, the hole is all concrete: a void counts negative. */
+function insetsOf({ castIn }: Fill, { footingBottom }: DesignedHole): CubicMetres[] {
+  if (castIn?.foot === undefined) return []
+  return [-grossArea(castIn.section) * Math.max(0, footingBottom - castIn.foot)]
+}
+
+const coverWarnings = (cover: Metres): string[] =>
+  cover < LEAST_COVER
+    ? [`Only ${Math.round(cover * 1e3)} mm of concrete at the corners: ${LEAST_COVER * 1e3} mm is the least.`]
+    : []
+
+function fillingWarnings(mix: Mix, wanted: Filling, { post }: PostContext): string[] {
+  if (wanted.water === 'none') return ['This repair is cast in concrete, and is counted so.']
+  if (!takesFilling(mix, wanted)) return [`${mix.name} has to be mixed, and is counted so.`]
+  const heavy = wanted.water === 'on-top' && post.duty !== 'line'
+  return heavy ? ['Dry bags with water on top are for light line posts only.'] : []
+}

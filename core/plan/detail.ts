@@ -1,0 +1,46 @@
+import type { Job } from '../document/job'
+import { groundMemory, postContext } from '../repair/context'
+import { methodRow, type RepairMethod } from '../repair/method'
+import { repairMethods } from '../repair/methods'
+import type { Solid } from '../repair/solids'
+import { resolveJob } from '../resolve/resolve'
+import type { MethodStep } from '../tables/parts'
+import { row, type Tables } from '../tables/tables'
+import { designMethod } from './methods'
+
+/** What only one screen wants of one method. */
+export interface MethodDetail {
+  /** What stands where when it is done; nothing where the post stays as it stands. */
+  stands: readonly Solid[]
+  steps: readonly MethodStep[]
+  /** Kinds of parts that it is made with, each with what there is to choose from and what was taken. */
+  parts: { kind: string; name: string; taken: string | undefined; rows: readonly { key: string; name: string }[] }[]
+}
+
+/**
+ * One method on one post with its drawing, its steps and its parts. `plan()` leaves these out, so that many
+ * methods cost no more than few.
+ *
+ * @param postId of a post of the job
+ * @returns undefined when there is no such post
+ */
+export function methodDetail(
+  job: Job,
+  tables: Tables,
+  postId: string,
+  methodKey: string,
+  methods: readonly RepairMethod[] = repairMethods,
+): MethodDetail | undefined {
+  const { site, lines } = resolveJob(job, tables)
+  const line = lines.find(({ posts }) => posts.some(({ id }) => id === postId))
+  const post = line?.posts.find(({ id }) => id === postId)
+  if (!line || !post) return undefined
+  const context = postContext(site, line, post, tables, groundMemory())
+  const method = row(methods, methodKey)
+  const { design, choice } = designMethod(method, context)
+  return {
+    stands: design.stands,
+    steps: methodRow(methodKey, context).steps,
+    parts: method.needs.map((kind) => ({ kind, taken: choice[kind], ...tables.parts.lists[kind]! })),
+  }
+}

@@ -1,0 +1,87 @@
+import { softAtGroundOf } from '../cause/observations'
+import type { RoundVoid } from '../concrete/volume'
+import { DEPTH_RANGE, type Segment } from '../ground/profile'
+import { sectionProperties } from '../timber/section'
+import type { CubicMetres, Metres } from '../units/types'
+import type { PostContext } from './context'
+import type { LinkCapacity } from './links'
+import { box, type Edge, type Solid } from './solids'
+
+/* What stands there now: the post, its footing, and what of both is left. */
+
+/** Deepest soft wood found at or below the ground line, m. */
+export const softAtGround = ({ post }: PostContext): Metres => softAtGroundOf(post.observations)
+
+export const isBroken = ({ post }: PostContext): boolean =>
+  post.observations.breakFace !== undefined && post.observations.breakFace !== 'none'
+
+/** Length of the post that stands in the ground, m. */
+export const buriedDepth = ({ post, line }: Pick<PostContext, 'post' | 'line'>): Metres =>
+  Math.max(0, post.length - line.height)
+
+/** The standing post at the ground line: what decay has left of it. */
+export function standingPostLink(context: PostContext): LinkCapacity {
+  const { post, material, wind, links } = context
+  const broken = isBroken(context)
+  const left = sectionProperties(post.section, softAtGround(context))
+  const link = links.bent(
+    'post',
+    broken ? 'the broken post' : 'the post at the ground line',
+    left,
+    material,
+    wind.height,
+  )
+  return broken ? { ...link, code: 0, over: 0 } : link
+}
+
+/**
+ * The footing as it stands, on the same scale as a new one.
+ *
+ * @returns undefined when its size is not known or the soil gives no figure
+ */
+export function standingFootingLink(context: PostContext): LinkCapacity | undefined {
+  const segments = standingSegments(context)
+  if (!segments || !context.soil) return undefined
+  return context.ground('footing', 'the standing footing', segments)
+}
+
+function standingSegments({ post, line, along }: PostContext): Segment[] | undefined {
+  const buried = Math.min(post.length - line.height, DEPTH_RANGE.maximum)
+  const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
+  if (kind === 'none' || kind === 'soil') {
+    return buried > DEPTH_RANGE.minimum ? [{ top: 0, bottom: buried, width: along }] : undefined
+  }
+  if ((kind !== 'concrete' && kind !== 'stone') || diameter === undefined || bottom === undefined) return undefined
+  const above = { top: 0, bottom: top, width: along }
+  const footing = { top, bottom, width: kind === 'stone' ? diameter * STONE_BEARING : diameter }
+  // A post often reaches below the collar of concrete round it.
+  const below = { top: bottom, bottom: buried, width: along }
+  return [...(top > 0 ? [above] : []), footing, ...(buried > bottom + MATTERS ? [below] : [])]
+}
+
+/** A shorter stretch of post below its footing changes nothing, m. */
+const MATTERS = 0.02
+/** Stone bears like a rigid footing of this share of its hole. */
+const STONE_BEARING = 0.85
+
+/** The old block of concrete, where its size is known. */
+export function oldBlock({ post }: Pick<PostContext, 'post'>): RoundVoid | undefined {
+  const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
+  return kind === 'concrete' && diameter !== undefined && bottom !== undefined ? { diameter, top, bottom } : undefined
+}
+
+/** Volume of the old block less the post in it, m³; 0 when its size is not known. */
+export function oldConcreteVolume(context: PostContext): CubicMetres {
+  const block = oldBlock(context)
+  if (!block) return 0
+  const { diameter, top, bottom } = block
+  return Math.max(0, (bottom - top) * ((Math.PI * diameter ** 2) / 4 - context.along * context.across))
+}
+
+/** The footing as it is drawn, where its size is known. */
+export function footingSolids({ footing }: PostContext['post'], edge: Edge = 'thin', key = 'footing'): Solid[] {
+  const { kind, diameter, top = 0, bottom } = footing ?? { kind: 'unknown' }
+  if (diameter === undefined || bottom === undefined || (kind !== 'concrete' && kind !== 'stone')) return []
+  const matter = kind === 'stone' ? 'stone' : 'old-concrete'
+  return [{ key, matter, outline: box(-diameter / 2, diameter / 2, -bottom, -top), edge }]
+}
