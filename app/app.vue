@@ -3,13 +3,20 @@ import { onMounted, watchEffect } from 'vue'
 import FindBox from '~/shell/FindBox.vue'
 import KeyList from '~/shell/KeyList.vue'
 import { useTheme } from 'vuetify'
+import { useEventListener } from '@vueuse/core'
 import { useCommonKeys } from '~/shell/useKeys'
+import { queue } from '~/sync/device'
 import { usePreferencesStore } from '~/session/preferences'
 
 const preferences = usePreferencesStore()
 const theme = useTheme()
 useCommonKeys()
 watchEffect(() => theme.change(preferences.theme))
+
+// What waits, of whatever job, goes out when there may be a signal again.
+onMounted(() => void queue.wake())
+useEventListener('online', queue.wake)
+useEventListener('focus', queue.wake)
 
 // Tests and screen readers' scripts wait for this mark, never for a time.
 onMounted(() => document.documentElement.setAttribute('data-ready', 'true'))

@@ -5,37 +5,32 @@ const chosen = defineModel<T>({ required: true })
 </script>
 
 <template>
-  <div class="bar" role="group" :aria-label="label">
-    <button
+  <v-btn-toggle v-model="chosen" mandatory class="bar" role="group" :aria-label="label">
+    <v-btn
       v-for="each in choices"
       :key="each.value"
-      type="button"
+      :value="each.value"
+      variant="text"
       :aria-pressed="each.value === chosen"
-      @click="chosen = each.value"
+      >{{ each.words }}</v-btn
     >
-      {{ each.words }}
-    </button>
-  </div>
+  </v-btn-toggle>
 </template>
 
 <style scoped>
 .bar {
   display: flex;
   flex-wrap: wrap;
+  width: 100%;
+  height: auto;
   border-bottom: 1.5px solid var(--ink);
 }
-button {
+.bar .v-btn {
   flex: 1 1 auto;
-  min-height: 48px;
   padding: 4px 8px;
-  background: none;
-  border: 0;
   border-bottom: 5px solid transparent;
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
 }
-button[aria-pressed='true'] {
+.bar .v-btn[aria-pressed='true'] {
   border-bottom-color: var(--ink);
   font-weight: 600;
 }

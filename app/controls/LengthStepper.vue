@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobView } from '~/job/openJob'
 import type { InputError } from '~~/core/errors'
 import { usePreferencesStore } from '~/session/preferences'
 

@@ -1,9 +1,8 @@
 import Papa from 'papaparse'
 import type { Line } from '~~/core/document/job'
 import { lineFromCourse, readCourse } from '~~/core/exchange/geojson'
+import { LARGEST } from '~~/core/limits'
 
-/** Largest table or line that is read, bytes. */
-const LARGEST = 5e6
 
 export interface TableFile {
   name: string
@@ -22,9 +21,9 @@ export type PickedFile =
  * @throws Error with words for the person
  */
 export async function readPostsFile(file: File): Promise<PickedFile> {
-  if (file.size > LARGEST)
+  if (file.size > LARGEST.document)
     throw new Error(
-      `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; a table of posts has ${LARGEST / 1e6} MB at most.`,
+      `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; a table of posts has ${LARGEST.document / 1e6} MB at most.`,
     )
   const text = await file.text()
   if (/\.(geo)?json$/i.test(file.name) || text.trimStart().startsWith('{')) return lineFile(file.name, text)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobView } from '~/job/openJob'
 import GustScale from './GustScale.vue'
 import { showGust } from '~~/core/units/quantity'
 import { returnPeriodWords } from '~~/core/wind/returnPeriod'

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useJobView } from './useJobView'
-import { useJobStore } from './store'
+import { useJobSession, useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** What stops the work at this post, until a person says why it may go on. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 const diagnosis = computed(() => view.postPlan.value!.diagnosis)
@@ -19,11 +18,11 @@ async function clear(): Promise<void> {
     return
   }
   const value = { note: note.value.trim(), ...preferences.signed() }
-  const refused = await store.edit([{ name: 'setJudgement', ...view.address.value, key: 'cleared', value }])
+  const refused = await session.edit([{ name: 'setJudgement', ...view.address.value, key: 'cleared', value }])
   error.value = refused?.message ?? ''
   if (!refused) note.value = ''
 }
-const takeBack = () => store.edit([{ name: 'setJudgement', ...view.address.value, key: 'cleared', value: null }])
+const takeBack = () => session.edit([{ name: 'setJudgement', ...view.address.value, key: 'cleared', value: null }])
 </script>
 
 <template>

@@ -1,10 +1,9 @@
 import type { Reading } from '~~/core/document/job'
 import { computed } from 'vue'
-import { useJobView } from './useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import type { InputError } from '~~/core/errors'
 import type { Instrument, ObservationKey } from '~~/core/cause/observations'
 import { newIdentity } from '~/sync/identity'
-import { useJobStore } from './store'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** Steps that follow each other within this time make one reading, ms. */
@@ -14,7 +13,7 @@ const making = new Map<ObservationKey, string>()
 
 /** Readings of the chosen post: made with time and person, and kept one after the other. */
 export function useReadings() {
-  const store = useJobStore()
+  const session = useJobSession()
   const view = useJobView()
   const preferences = usePreferencesStore()
 
@@ -37,7 +36,7 @@ export function useReadings() {
     const id = goesOn ? last.id : newIdentity()
     making.set(key, id)
     const reading = { id, instrument, ...signature }
-    return store.edit([{ name: 'setReading', ...view.address.value, key, value, reading }])
+    return session.edit([{ name: 'setReading', ...view.address.value, key, value, reading }])
   }
 
   /** Newest first. */

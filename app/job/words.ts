@@ -1,8 +1,3 @@
-import type { BagOrder, Filling, Mix } from '~~/core/concrete/bags'
-import type { FillQuantities } from '~~/core/concrete/fill'
-import { litres } from '~~/core/units/quantity'
-import type { ConcretePlan } from '~~/core/plan/types'
-import type { CubicMetres } from '~~/core/units/types'
 import type { Answer } from '~/controls/AnswerTiles.vue'
 
 /* Short words of the trade for the keys of the job document. */
@@ -171,43 +166,4 @@ export function inHundred(probability: number): string {
   const hundredths = Math.round(probability * 100)
   if (hundredths === 0 && probability > 0) return 'under 1 in 100'
   return `${Math.min(99, hundredths)} in 100`
-}
-
-/**
- * What to buy for a pour: the number, and what it counts.
- *
- * @example orderFigure(mix, { count: 4, … }, 0.036) // { value: '4', unit: 'bags, 20 kg fast post mix' }
- */
-export function orderFigure(mix: Mix, bags: BagOrder, concrete: CubicMetres): { value: string; unit: string } {
-  if (bags.batch) {
-    const { bagsCement, bagsBallast } = bags.batch
-    return { value: `${bagsCement} + ${bagsBallast}`, unit: 'bags of 25 kg, cement + ballast' }
-  }
-  if (mix.supply === 'lorry') return { value: litres(concrete), unit: 'L from the lorry' }
-  return { value: String(bags.count), unit: `bags, ${mix.name}` }
-}
-
-/** What a pour wants on the list of materials. */
-export function concreteItems(mix: Mix, { bags, concrete }: ConcretePlan): string[] {
-  const { value, unit } = orderFigure(mix, bags, concrete)
-  const measured = mix.supply === 'bag' ? ` (${bags.exactCount.toFixed(1)} by measure)` : ''
-  const water = bags.water > 0 ? [`${litres(bags.water)} L of water`] : []
-  return [`${value} ${unit.replace('bags, ', 'bags of ')}${measured}`, ...water]
-}
-
-/** How the water and the layers are counted, in words. */
-export function waterWords(mix: Mix, filling: Filling, bags: BagOrder, fill: FillQuantities): string {
-  if (mix.supply === 'lorry') return 'Add no water on site.'
-  if (bags.batch) {
-    const { count, cement, ballast, water } = bags.batch.batches
-    return `${count} barrow ${count === 1 ? 'batch' : 'batches'}, each ${cement.toFixed(1)} kg of cement, ${ballast.toFixed(0)} kg of damp ballast, ${water.toFixed(1)} L of water.`
-  }
-  if (filling.water === 'third-of-hole') {
-    const off = bags.ruleWater - bags.water
-    return `A third of the hole is ${litres(bags.ruleWater)} L: ${litres(Math.abs(off))} too ${off > 0 ? 'much' : 'little'}. Count the litres.`
-  }
-  const toEach = `${litres(fill.waterPerBag ?? 0)} L to each bag.`
-  return fill.layers === undefined
-    ? toEach
-    : `${fill.layers} layers, ${litres(fill.waterPerLayer ?? 0)} L to each: ${toEach}`
 }

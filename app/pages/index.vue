@@ -3,10 +3,11 @@ import { navigateTo } from '#imports'
 import { computed, onMounted, ref } from 'vue'
 import NewJobForm from '~/jobs/NewJobForm.vue'
 import OverviewStrip from '~/picture/OverviewStrip.vue'
-import type { Refusal, ListedJob } from '~/sync/api'
-import { api } from '~/sync/api'
-import { storage } from '~/sync/storage'
+import { api, type Refusal } from '~/sync/api'
+import { queue, storage } from '~/sync/device'
+import { EDITS } from '~/sync/edits'
 import { jobSummary } from '~~/core/document/summary'
+import type { ListedJob } from '~~/shared/contract'
 
 /** What needs somebody now, then every job with a sketch of its lines. */
 const jobs = ref<ListedJob[]>()
@@ -37,6 +38,7 @@ async function keptJobs(): Promise<ListedJob[]> {
 onMounted(load)
 
 const needing = computed(() => jobs.value?.filter((job) => job.summary.undecided > 0) ?? [])
+const waiting = (id: string) => queue.waiting(EDITS, id)
 const found = computed(
   () =>
     jobs.value?.filter((job) => `${job.name} ${job.siteName}`.toLowerCase().includes(wanted.value.toLowerCase())) ?? [],
@@ -82,7 +84,9 @@ const found = computed(
                 ><strong>{{ job.name }}</strong
                 ><span class="soft">{{ job.siteName }}</span></span
               >
-              <span class="soft count">{{ job.summary.posts }} posts, {{ job.summary.failed }} failed</span>
+              <span class="soft count">{{ job.summary.posts }} posts, {{ job.summary.failed }} failed<template v-if="waiting(job.id)"
+                  >; {{ waiting(job.id) }} waiting to send</template
+                ></span>
               <OverviewStrip
                 v-for="line in job.summary.lines"
                 :key="line.id"

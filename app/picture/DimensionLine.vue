@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Dimension } from '~/picture/model/geometry'
+import type { Measure } from '~~/core/repair/solids'
 import { px, type Viewport } from '~/picture/model/viewport'
 
 /** A dimension line with slanted ticks; its figure is placed with the other words of the drawing. */
-const props = defineProps<{ dimension: Dimension; viewport: Viewport }>()
+const props = defineProps<{ dimension: Measure; viewport: Viewport }>()
 
 const TICK = 6
 const line = computed(() => {

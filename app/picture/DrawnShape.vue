@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Shape } from '~/picture/model/geometry'
+import type { Solid } from '~~/core/repair/solids'
 import { svgPoints, type Viewport } from '~/picture/model/viewport'
 
 /** One outlined area of the drawing, in the scale of the viewport. */
-const props = defineProps<{ shape: Shape; viewport: Viewport; origin: number }>()
+const props = defineProps<{ shape: Solid; viewport: Viewport; origin: number }>()
 
-const points = computed(() => svgPoints(props.shape.points, props.viewport, props.origin))
+const points = computed(() => svgPoints(props.shape.outline, props.viewport, props.origin))
 /** Speckle and stones are laid over the plain colour. */
 const overlay = computed(
   () =>
@@ -21,7 +21,7 @@ const matter = computed(() =>
 
 <template>
   <g>
-    <polygon :points="points" :class="[`matter-${matter}`, `outline-${shape.outline}`]" />
+    <polygon :points="points" :class="[`matter-${matter}`, `edge-${shape.edge}`]" />
     <polygon v-if="overlay" :points="points" :fill="overlay" />
   </g>
 </template>

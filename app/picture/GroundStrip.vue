@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { tables } from '~~/data/tables'
 import { row } from '~~/core/tables/tables'
-import type { Point } from '~/picture/model/geometry'
+import type { Point } from '~~/core/repair/solids'
 import { px, svgPoints, type Viewport } from '~/picture/model/viewport'
 
 /** The ground along the line, hatched by the soil of the chosen post, and the one ground line above it. */

@@ -11,7 +11,7 @@ const peg = ({ at }: MarkModel) => px(at[0] * props.viewport.pixelsPerMetre)
   <g class="marks">
     <g v-for="mark in marks" :key="mark.key">
       <line :x1="peg(mark)" :x2="peg(mark)" :y1="viewport.groundY - 16" :y2="viewport.groundY + 60" class="peg" />
-      <polygon :points="svgPoints(mark.points, viewport)" :class="`matter-${mark.matter} outline-solid`" />
+      <polygon :points="svgPoints(mark.points, viewport)" :class="`matter-${mark.matter} edge-solid`" />
     </g>
   </g>
 </template>

@@ -1,13 +1,13 @@
 import { computed, watchEffect } from 'vue'
-import { useJobView } from '~/job/useJobView'
 import { useDrawing } from './useDrawing'
 import type { Ref } from 'vue'
-import { tables } from '~~/data/tables'
+import { useJobView } from '~/job/openJob'
 import type { ResolvedLine } from '~~/core/resolve/resolve'
 import type { Metres } from '~~/core/units/types'
 import { bayDimensions, heightOfBays } from '~/picture/model/bayDimensions'
 import { describeSection } from '~/picture/model/describe'
-import type { Dimension, Note } from '~/picture/model/geometry'
+import type { Measure } from '~~/core/repair/solids'
+import type { Note } from '~/picture/model/geometry'
 import { groundLine, riseOver, stringLine } from '~/picture/model/groundModel'
 import { boxOf, dimensionLabel, nameLabel, noteLabel, placeLabels } from '~/picture/model/labels'
 import { lineModel } from '~/picture/model/lineModel'
@@ -41,7 +41,7 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
   const viewport = computed(() =>
     fitViewport(width.value, height.value, view.line.value?.height ?? 1.8, {
       zoom: zoom.value,
-      hole: view.drawnMethod.value?.hole?.depth,
+      hole: view.drawnRepair.value?.method.hole?.depth,
     }),
   )
   watchEffect(() => (scale.value = viewport.value.pixelsPerMetre))
@@ -61,10 +61,10 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
   const fence = computed(
     () =>
       drawn.value &&
-      lineModel(drawn.value.line, chosen.value, from.value, to.value, view.drawnMethod.value !== undefined),
+      lineModel(drawn.value.line, chosen.value, from.value, to.value, view.drawnRepair.value !== undefined),
   )
   const section = computed(
-    () => drawn.value && sectionModel(drawn.value.line, drawn.value.post, tables.parts, view.drawnMethod.value),
+    () => drawn.value && sectionModel(drawn.value.line, drawn.value.post, view.drawnRepair.value),
   )
   const ground = computed(() => (line.value ? groundLine(line.value, chosen.value, from.value, to.value) : []))
   const string = computed(() => (line.value ? stringLine(line.value, chosen.value, from.value, to.value) : []))
@@ -77,7 +77,7 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
   })
 
   const bayHeight = computed(() => heightOfBays(line.value?.height ?? 0, viewport.value))
-  const dimensions = computed<Dimension[]>(() => [
+  const dimensions = computed<Measure[]>(() => [
     ...(building() ? [] : (section.value?.dimensions ?? [])).map((dimension) => shiftedBy(dimension, station.value)),
     ...(building() && line.value
       ? bayDimensions(line.value, held.value?.id ?? chosen.value, bayHeight.value, held.value?.to)
@@ -123,7 +123,7 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
 
   const words = computed(() =>
     post.value && section.value
-      ? describeSection(post.value, section.value, preferences.show, view.drawnMethod.value?.name)
+      ? describeSection(post.value, section.value, preferences.show, view.drawnRepair.value?.method.name)
       : '',
   )
   return { viewport, scale, station, shift, fence, section, ground, string, marks, dimensions, labels, words, chosen }
@@ -137,11 +137,11 @@ function withHeldPost(line: ResolvedLine, held: ({ id: string } & Snapped) | und
 const nearest = ({ posts }: ResolvedLine, station: Metres) =>
   posts.reduce((best, post) => (Math.abs(post.station - station) < Math.abs(best.station - station) ? post : best))
 
-const shiftedBy = ({ from, to, ...rest }: Dimension, station: Metres): Dimension => ({
+const shiftedBy = ({ from, to, ...rest }: Measure, station: Metres): Measure => ({
   ...rest,
   from: [from[0] + station, from[1]],
   to: [to[0] + station, to[1]],
 })
 
-const dimensionWords = ({ length, words }: Dimension, show: (length: Metres) => string) =>
+const dimensionWords = ({ length, words }: Measure, show: (length: Metres) => string) =>
   [show(length), words].filter(Boolean).join(' ')

@@ -1,7 +1,6 @@
 import { shallowRef } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import { snapStation, type Snapped } from '~~/core/setout/snap'
-import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** Marks of a tape that a dragged post keeps to, m. */
@@ -11,7 +10,7 @@ const SNAP_PIXELS = 9
 
 /** Moving a post along the line on the drawing; the figure runs along, and is kept when it is let go. */
 export function usePostDrag(scale: () => number) {
-  const store = useJobStore()
+  const session = useJobSession()
   const view = useJobView()
   const preferences = usePreferencesStore()
   const held = shallowRef<{ id: string; from: number } & Snapped>()
@@ -37,7 +36,7 @@ export function usePostDrag(scale: () => number) {
     const { id, station, from } = held.value!
     if (station !== from) {
       const line = view.line.value!.id
-      await store.edit([{ name: 'setPost', line, post: id, key: 'station', value: station }])
+      await session.edit([{ name: 'setPost', line, post: id, key: 'station', value: station }])
     }
     held.value = undefined
   }

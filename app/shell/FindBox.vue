@@ -1,17 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useRouter } from '#imports'
-import { useJobView } from '~/job/useJobView'
+import { useJobInHand, type OpenJob } from '~/job/openJob'
 import { useFinder } from './useFinder'
 import { PLACES } from '~/places'
-import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 import { THEME_NAMES, type ThemeName } from '~/theme'
 
 /** Find a post or do anything by its name. */
 const finder = useFinder()
-const store = useJobStore()
-const view = useJobView()
+const openJob = useJobInHand()
 const preferences = usePreferencesStore()
 const router = useRouter()
 
@@ -23,21 +21,20 @@ interface Action {
 const LIGHTS: Record<ThemeName, string> = { paper: 'Light: paper', dusk: 'Light: dusk', glare: 'Light: glare' }
 const wanted = ref('')
 const marked = ref(0)
-const inJob = computed(() => router.currentRoute.value.path.startsWith('/jobs/') && !!store.job)
 
 const actions = computed<Action[]>(() => [
-  ...(inJob.value ? jobActions() : []),
+  ...(openJob.value?.session.job ? jobActions(openJob.value) : []),
   { name: 'All jobs', run: () => router.push('/') },
   { name: 'Units: metres or feet and inches', run: preferences.switchUnits },
   ...THEME_NAMES.map((theme) => ({ name: LIGHTS[theme], run: () => (preferences.theme = theme) })),
   { name: 'List of keys', run: () => finder.show('keys') },
 ])
-function jobActions(): Action[] {
+function jobActions({ session, view }: OpenJob): Action[] {
   return [
-    ...PLACES.map(({ place, name, says }) => ({ name: `${name}: ${says}`, run: () => view.goTo(place) })),
-    { name: 'Undo', run: store.undo },
-    { name: 'Redo', run: store.redo },
-    { name: 'Save the job as a file', run: () => window.location.assign(`/api/jobs/${store.id}/export`) },
+    ...PLACES.map(({ key, name, says }) => ({ name: `${name}: ${says}`, run: () => view.goTo(key) })),
+    { name: 'Undo', run: session.undo },
+    { name: 'Redo', run: session.redo },
+    { name: 'Save the job as a file', run: () => window.location.assign(`/api/jobs/${session.id}/export`) },
     ...view.posts.value.map(({ post, line }) => ({
       name: `Post ${post.id}, ${line.name}`,
       run: () => view.choose(post.id),

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useRoute } from '#imports'
-import { useJobView } from '~/job/useJobView'
-import { PLACES, type Place } from '~/places'
+import { useJobView } from '~/job/openJob'
+import { PLACES } from '~/places'
 
 /** The places of the work in working order, pegged along the ground line. */
-defineProps<{ place: Place }>()
+defineProps<{ place: string }>()
 const view = useJobView()
 const route = useRoute()
 </script>
@@ -13,9 +13,9 @@ const route = useRoute()
   <nav class="place-bar no-print" aria-label="Places of the work">
     <NuxtLink
       v-for="each in PLACES"
-      :key="each.place"
-      :to="{ path: `/jobs/${route.params.id}/${each.place}`, query: route.query }"
-      :aria-current="each.place === place ? 'page' : undefined"
+      :key="each.key"
+      :to="{ path: `/jobs/${route.params.id}/${each.key}`, query: route.query }"
+      :aria-current="each.key === place ? 'page' : undefined"
       :title="`${each.name}: ${each.says} (${each.digit})`"
       class="place"
       >{{ each.name }}<sup aria-hidden="true">{{ each.digit }}</sup></NuxtLink

@@ -1,28 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobStore } from '~/job/store'
-import { usePhotographsStore } from '~/sync/photographs'
+import { useJobSession } from '~/job/openJob'
+import { queue } from '~/sync/device'
+import { PICTURE } from '~/sync/pictures'
 
 /** A quiet sign: what is saved, what waits, what has to be chosen. */
-const store = useJobStore()
-const photographs = usePhotographsStore()
+const session = useJobSession()
+const { reachable } = queue
 const words = computed(() => {
-  const waiting = store.waiting.length
-  const pictures = photographs.waiting
-  switch (store.saveSign) {
+  const waiting = session.waiting.length
+  const pictures = queue.waiting(PICTURE, session.id)
+  switch (session.saveSign) {
     case 'conflict':
-      return `${store.conflicts.length} to choose`
+      return `${session.conflicts.length} to choose`
     case 'waiting':
-      return store.reachable ? 'saving' : `${waiting} waiting to send`
+      return reachable.value ? 'saving' : `${waiting} waiting to send`
     default:
-      if (pictures > 0) return store.reachable ? 'sending photographs' : `${pictures} photographs waiting`
-      return store.reachable ? 'all saved' : 'no signal, all saved'
+      if (pictures > 0) return reachable.value ? 'sending photographs' : `${pictures} photographs waiting`
+      return reachable.value ? 'all saved' : 'no signal, all saved'
   }
 })
 </script>
 
 <template>
-  <span class="save-sign" role="status" :data-sign="store.saveSign" :class="{ loud: store.saveSign === 'conflict' }">{{
+  <span class="save-sign" role="status" :data-sign="session.saveSign" :class="{ loud: session.saveSign === 'conflict' }">{{
     words
   }}</span>
 </template>

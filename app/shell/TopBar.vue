@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import SaveSign from './SaveSign.vue'
-import { useJobStore } from '~/job/store'
 import { useFinder } from './useFinder'
 
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const finder = useFinder()
 const placeName = defineProps<{ place: string }>()
@@ -15,8 +14,8 @@ const placeName = defineProps<{ place: string }>()
     <NuxtLink to="/" class="brand measure" aria-label="Vindex: all jobs" title="All jobs">VINDEX</NuxtLink>
     <strong class="on-phone measure">{{ view.post.value?.id }}</strong>
     <span class="on-phone">{{ placeName.place }}</span>
-    <h1 class="job-name">{{ store.job?.name }}</h1>
-    <span class="soft site">{{ store.job?.site?.name }}</span>
+    <h1 class="job-name">{{ session.job?.name }}</h1>
+    <span class="soft site">{{ session.job?.site?.name }}</span>
     <span class="grow" />
     <v-btn variant="text" title="Find or do anything (/)" @click="finder.show('find')">find /</v-btn>
     <SaveSign />

@@ -1,15 +1,14 @@
 import { nextTick } from 'vue'
-import { useJobView } from '~/job/useJobView'
 import { useDrawing } from '~/picture/useDrawing'
 import { useEventListener } from '@vueuse/core'
-import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 import { useFinder } from './useFinder'
 import { PLACES } from '~/places'
+import type { OpenJob } from '~/job/openJob'
 
 export const KEYS = [
   { keys: '← →', says: 'post before, next post' },
-  { keys: '1 2 3 4 5 0', says: 'Walk, Look, Cause, Repair, Hole, Sheet' },
+  { keys: PLACES.map(({ digit }) => digit).join(' '), says: PLACES.map(({ name }) => name).join(', ') },
   { keys: '+ −', says: 'draw larger, draw smaller' },
   { keys: 'n', says: 'new reading: the first one not made yet' },
   { keys: '/', says: 'find a post or do anything by its name' },
@@ -42,20 +41,18 @@ function useKeys(actions: Record<string, () => unknown>): void {
 const TYPING = 'input, textarea, select, [role="combobox"], [role="listbox"], [contenteditable]'
 
 /** Keys of the job screen. */
-export function useJobKeys(): void {
-  const store = useJobStore()
-  const view = useJobView()
+export function useJobKeys({ session, view }: OpenJob): void {
   const drawing = useDrawing()
 
   const actions: Record<string, () => unknown> = {
     ArrowLeft: () => view.walk(-1),
     ArrowRight: () => view.walk(1),
-    z: () => store.undo(),
-    Z: () => store.redo(),
+    z: () => session.undo(),
+    Z: () => session.redo(),
     n: () => newReading(),
     '+': () => drawing.enlarge(1.25),
     '-': () => drawing.enlarge(0.8),
-    ...Object.fromEntries(PLACES.map(({ digit, place }) => [digit, () => view.goTo(place)])),
+    ...Object.fromEntries(PLACES.map(({ digit, key }) => [digit, () => view.goTo(key)])),
   }
 
   function newReading(): void {

@@ -1,34 +1,13 @@
-import type { CommandBatch } from '~~/core/edit/apply'
-import type { Command } from '~~/core/edit/commands'
-import type { JobSummary } from '~~/core/document/summary'
-import type { Job } from '~~/core/document/job'
 import type { NewJob } from '~~/core/document/newJob'
-
-export interface ListedJob {
-  id: string
-  name: string
-  siteName: string
-  version: number
-  summary: JobSummary
-  updatedAt: string
-}
-
-/** Parts of a problem document that the screens use. */
-export interface RefusalBody {
-  detail?: string
-  key?: string
-  version?: number
-  job?: Job
-  mine?: Command[]
-  theirs?: Command[]
-}
+import type { VersionedBatch } from '~~/core/edit/batch'
+import type { AppliedAnswer, CreatedJob, JobAnswer, ListedJob, PictureAnswer, Problem } from '~~/shared/contract'
 
 /** What the server says when it refuses; `status` 0 when it was not reached. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,
     message: string,
-    readonly body: RefusalBody = {},
+    readonly body: Partial<Problem> = {},
   ) {
     super(message)
   }
@@ -53,27 +32,29 @@ async function ask<T>(path: string, how: RequestInit = READ): Promise<T> {
   } catch {
     throw new Refusal(0, 'No connection. What you entered waits on this device.')
   }
-  const said = (await answer.json().catch(() => ({}))) as T & RefusalBody
+  const said = (await answer.json().catch(() => ({}))) as T & Partial<Problem>
   if (!answer.ok) throw new Refusal(answer.status, said.detail ?? `The server answered ${answer.status}.`, said)
   return said
 }
 
 const jobPath = (id: string) => `/jobs/${encodeURIComponent(id)}`
+const picturePath = (id: string, picture: string) => `${jobPath(id)}/photographs/${encodeURIComponent(picture)}`
+
+/** Where the server shows a picture from. */
+export const pictureAddress = (id: string, picture: string): string => `/api${picturePath(id, picture)}`
 
 export const api = {
   listJobs: () => ask<ListedJob[]>('/jobs'),
-  readJob: (id: string) => ask<{ id: string; version: number; job: Job }>(jobPath(id)),
-  createJob: (wanted: NewJob) => ask<{ id: string }>('/jobs', post(JSON.stringify(wanted))),
-  importJob: (text: string) => ask<{ id: string }>('/jobs/import', post(text)),
-  send: (id: string, version: number, { id: batch, commands }: CommandBatch) =>
-    ask<{ version: number; job?: Job }>(
-      `${jobPath(id)}/commands`,
-      post(JSON.stringify({ id: batch, version, commands })),
-    ),
-  sendPhotograph: (id: string, photograph: string, picture: Blob) =>
-    ask<{ checksum: string }>(`${jobPath(id)}/photographs/${photograph}`, {
+  readJob: (id: string) => ask<JobAnswer>(jobPath(id)),
+  createJob: (wanted: NewJob) => ask<CreatedJob>('/jobs', post(JSON.stringify(wanted))),
+  importJob: (text: string) => ask<CreatedJob>('/jobs/import', post(text)),
+  sendEdits: (id: string, batch: VersionedBatch) =>
+    ask<AppliedAnswer>(`${jobPath(id)}/commands`, post(JSON.stringify(batch))),
+  sendPicture: (id: string, picture: string, bytes: Blob) =>
+    ask<PictureAnswer>(picturePath(id, picture), {
       method: 'PUT',
-      headers: { 'content-type': picture.type },
-      body: picture,
+      headers: { 'content-type': bytes.type },
+      body: bytes,
     }),
 }
+export type Api = typeof api

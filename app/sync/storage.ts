@@ -1,11 +1,11 @@
-import type { CommandBatch } from '~~/core/edit/apply'
-import Dexie, { type Table } from 'dexie'
+import { Dexie, type Table } from 'dexie'
+import type { Job } from '~~/core/document/job'
+import type { VersionedBatch } from '~~/core/edit/batch'
 import type { Command } from '~~/core/edit/commands'
 import type { Conflict } from '~~/core/edit/rebase'
-import type { Job } from '~~/core/document/job'
 
 /*
- * What this device keeps: the last known copy of each job, the edits that wait to be sent, the
+ * What this device keeps: the last known copy of each job, all that waits to be sent, what was refused, the
  * choices still to be made, and the way back. Nothing that was entered lives in memory alone.
  */
 
@@ -15,13 +15,21 @@ export interface KeptJob {
   job: Job
 }
 
-export interface WaitingBatch extends CommandBatch {
-  /** Grows with each edit: the order in which they are sent. */
+/** Something that waits to be sent, or that the server would not have. */
+export interface Outgoing {
+  /** Grows with each: the order in which they are sent. */
   order?: number
-  jobId: string
+  id: string
+  kind: string
+  /** What it belongs to: a job. Things of one kind and topic go one after the other. */
+  topic: string
+  body: unknown
+}
+export interface Refused extends Outgoing {
+  why: string
 }
 
-export interface KeptConflict {
+export interface KeptConflicts {
   jobId: string
   conflicts: Conflict[]
 }
@@ -37,25 +45,46 @@ export interface KeptPicture {
   id: string
   jobId: string
   picture: Blob
-  /** 1 once the server has it. */
-  sent: 0 | 1
 }
 
-class DeviceStorage extends Dexie {
+export class DeviceStorage extends Dexie {
   jobs!: Table<KeptJob, string>
-  waiting!: Table<WaitingBatch, number>
-  conflicts!: Table<KeptConflict, string>
+  outbox!: Table<Outgoing, number>
+  tray!: Table<Refused, number>
+  conflicts!: Table<KeptConflicts, string>
   wayBack!: Table<WayBack, string>
-  photographs!: Table<KeptPicture, string>
+  pictures!: Table<KeptPicture, string>
 
-  constructor() {
-    super('vindex')
+  constructor(name = 'vindex') {
+    super(name)
     this.version(1).stores({ jobs: 'id', waiting: '++order, jobId, id', conflicts: 'jobId', wayBack: 'jobId' })
     this.version(2).stores({ photographs: 'id, jobId, sent' })
+    this.version(3)
+      .stores({
+        outbox: '++order, id, topic, [kind+topic]',
+        tray: '++order, topic',
+        pictures: 'id, jobId',
+        waiting: null,
+        photographs: null,
+      })
+      .upgrade(takeOver)
   }
 }
 
-export const storage = new DeviceStorage()
+/** What an earlier version of this application kept goes into today's tables. */
+async function takeOver(upgrade: { table: (name: string) => Table }): Promise<void> {
+  const waiting = (await upgrade.table('waiting').toArray()) as { id: string; jobId: string; commands: Command[] }[]
+  for (const { id, jobId, commands } of waiting) {
+    const kept = (await upgrade.table('jobs').get(jobId)) as KeptJob | undefined
+    const body: VersionedBatch = { id, commands, version: kept?.version ?? 1 }
+    await upgrade.table('outbox').add({ id, kind: 'edits', topic: jobId, body })
+  }
+  const pictures = (await upgrade.table('photographs').toArray()) as (KeptPicture & { sent: 0 | 1 })[]
+  for (const { id, jobId, picture, sent } of pictures) {
+    await upgrade.table('pictures').put({ id, jobId, picture })
+    if (!sent) await upgrade.table('outbox').add({ id, kind: 'picture', topic: jobId, body: { id } })
+  }
+}
 
 /** Plain data only: what the screen holds may be wrapped for watching. */
 export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T

@@ -107,8 +107,8 @@ export function holeSolids({ diameter, depth, footingBottom, fillTop, stoneBed }
     edge: 'solid',
     link: 'footing',
     measures: [
-      heightOf('depth', right, -depth, ROOM_BESIDE),
-      { key: 'diameter', from: [left, below], to: [right, below], side: 'below', length: diameter },
+      heightOf('depth', 'hole deep', right, -depth, ROOM_BESIDE),
+      { key: 'diameter', says: 'hole wide', from: [left, below], to: [right, below], side: 'below', length: diameter },
     ],
   }
   return [...(top > 0 ? [topping] : []), ...(stoneBed > 0 ? [stone] : []), fill]

@@ -28,6 +28,8 @@ export interface Measure {
   to: Point
   side: Side
   length: Metres
+  /** What it is, for whoever does not see where it stands. */
+  says: string
   /** Behind the figure, where the figure alone does not say what it is. */
   words?: string
 }
@@ -64,6 +66,6 @@ export function extentOf(outline: readonly Point[]): { left: Metres; right: Metr
 const OFF: Metres = 0.12
 
 /** The height of a thing above or below the ground, measured to its right. */
-export function heightOf(key: string, right: Metres, to: Metres, off = OFF): Measure {
-  return { key, from: [right + off, 0], to: [right + off, to], side: 'right', length: Math.abs(to) }
+export function heightOf(key: string, says: string, right: Metres, to: Metres, off = OFF): Measure {
+  return { key, says, from: [right + off, 0], to: [right + off, to], side: 'right', length: Math.abs(to) }
 }

@@ -1,14 +1,10 @@
 import { getRequestHeader, type H3Event } from 'h3'
 import { InputError } from '../../core/errors'
+import { LARGEST } from '../../core/limits'
 import { NotJson, TooLarge } from './failures'
 
-/** Largest JSON body that is read, bytes. */
-export const BODY_LIMIT = 5e6
 /** A larger body is drained up to here so that the sender hears the answer. */
 const DRAIN_LIMIT = 100e6
-
-/** Largest photograph as a camera takes it, bytes. */
-export const PICTURE_LIMIT = 16e6
 
 /**
  * JSON body of a request.
@@ -18,7 +14,7 @@ export const PICTURE_LIMIT = 16e6
  * @throws TooLarge, NotJson
  */
 export async function readJson(event: H3Event): Promise<unknown> {
-  const text = (await readBytes(event, BODY_LIMIT, 'a job file of 2000 posts has about 1 MB')).toString('utf8')
+  const text = (await readBytes(event, LARGEST.document, 'a job file of 2000 posts has about 1 MB')).toString('utf8')
   if (!typeOf(event).startsWith('application/json')) throw new NotJson('Send application/json.')
   try {
     return JSON.parse(text)
@@ -33,7 +29,7 @@ export async function readJson(event: H3Event): Promise<unknown> {
  * @throws TooLarge, InputError
  */
 export async function readPicture(event: H3Event): Promise<Buffer> {
-  const bytes = await readBytes(event, PICTURE_LIMIT, 'take the photograph at a smaller size')
+  const bytes = await readBytes(event, LARGEST.photograph, 'take the photograph at a smaller size')
   const type = typeOf(event)
   if (!type.startsWith('image/')) throw new InputError('content-type', type, 'that of a picture, such as image/jpeg')
   return bytes

@@ -3,7 +3,8 @@ import type { H3Event } from 'h3'
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../../core/errors'
 import { problemOf } from '../../server/http/answering'
-import { pictureIdentity, readJson, readPicture, BODY_LIMIT, PICTURE_LIMIT } from '../../server/http/body'
+import { LARGEST } from '../../core/limits'
+import { pictureIdentity, readJson, readPicture } from '../../server/http/body'
 import { NotFound, NotJson, StaleVersion, TooLarge } from '../../server/http/failures'
 import { demoJobs } from '../../data/demo/jobs'
 
@@ -24,8 +25,8 @@ describe('bodies', () => {
     await expect(json('{}', '')).rejects.toThrow('Send application/json.')
   })
   it('are refused when they are too large, with the limit', async () => {
-    await expect(json(Buffer.alloc(BODY_LIMIT + 1))).rejects.toThrow('larger than 5 MB; a job file of 2000 posts')
-    await expect(readPicture(request(Buffer.alloc(PICTURE_LIMIT + 1), 'image/jpeg'))).rejects.toThrow(
+    await expect(json(Buffer.alloc(LARGEST.document + 1))).rejects.toThrow('larger than 5 MB; a job file of 2000 posts')
+    await expect(readPicture(request(Buffer.alloc(LARGEST.photograph + 1), 'image/jpeg'))).rejects.toThrow(
       'larger than 16 MB; take the photograph at a smaller size',
     )
   })

@@ -1,7 +1,7 @@
 import type { ResolvedLine } from '~~/core/resolve/resolve'
 import type { Snapped } from '~~/core/setout/snap'
 import type { Metres } from '~~/core/units/types'
-import type { Dimension } from './geometry'
+import type { Measure } from '~~/core/repair/solids'
 import type { Viewport } from './viewport'
 
 /** Room over the fence that a dimension with its figure takes, px. */
@@ -18,13 +18,15 @@ export function heightOfBays(fence: Metres, { groundY, pixelsPerMetre }: Viewpor
  * @param y  height over the ground at which they are drawn, m
  * @param to what a post that is being pulled has snapped to
  */
-export function bayDimensions(line: ResolvedLine, id: string, y: Metres, to?: Snapped['to']): Dimension[] {
+export function bayDimensions(line: ResolvedLine, id: string, y: Metres, to?: Snapped['to']): Measure[] {
   const i = line.posts.findIndex((post) => post.id === id)
-  return [line.posts[i - 1], line.posts[i + 1]].flatMap((other, side): Dimension[] => {
+  return [line.posts[i - 1], line.posts[i + 1]].flatMap((other, side): Measure[] => {
     if (i < 0 || !other) return []
     const [left, right] = [line.posts[i]!.station, other.station].sort((a, b) => a - b) as [Metres, Metres]
     // The same bay as before is the one on the left; equal ones are both.
     const words = to && (side === 0 || to === 'equal bays') ? { words: to } : {}
-    return [{ key: `bay-${side}`, from: [left, y], to: [right, y], side: 'over', length: right - left, ...words }]
+    return [
+      { key: `bay-${side}`, says: 'bay', from: [left, y], to: [right, y], side: 'over', length: right - left, ...words },
+    ]
   })
 }

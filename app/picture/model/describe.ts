@@ -11,9 +11,7 @@ export function describeSection(
   show: (length: Metres) => string,
   method?: string,
 ): string {
-  const measures = section.dimensions.map(
-    ({ key, length, words }) => `${words ?? DIMENSION_WORDS[key] ?? key} ${show(length)}`,
-  )
+  const measures = section.dimensions.map(({ length, says }) => `${says} ${show(length)}`)
   const notes = section.notes.map(({ text }) => text)
   return [
     `Post ${post.id}, ${STATE_WORDS[postState(post)]}`,
@@ -21,12 +19,4 @@ export function describeSection(
     ...measures,
     ...notes,
   ].join('; ')
-}
-
-const DIMENSION_WORDS: Record<string, string> = {
-  depth: 'hole deep',
-  diameter: 'hole wide',
-  footing: 'footing down to',
-  'spur-above': 'spur above ground',
-  pin: 'pin up into the post',
 }

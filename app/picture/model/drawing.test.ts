@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { resolveJob } from '~~/core/resolve/resolve'
+import { methodDetail } from '~~/core/plan/detail'
 import { plan } from '~~/core/plan/plan'
 import type { Post } from '~~/core/document/job'
 import { jobOf, runOfPosts, tables } from '~~/tests/support/builders'
 import { bayDimensions, heightOfBays } from './bayDimensions'
 import { describeSection } from './describe'
-import type { Point } from './geometry'
+import { extentOf, type Point, type Solid } from '~~/core/repair/solids'
 import { groundLine, stringLine } from './groundModel'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { gustScaleModel } from '~/gust/gustScaleModel'
@@ -13,7 +14,7 @@ import { lineModel } from './lineModel'
 import { lineStrips } from './lineStrips'
 import { markModel } from './markModel'
 import { nearestPost, overviewMarks } from './overviewModel'
-import { sectionModel } from './sectionModel'
+import { sectionModel, type DrawnRepair } from './sectionModel'
 import { fitViewport, svgPoints } from './viewport'
 
 const rotted: Partial<Post> = {
@@ -25,21 +26,19 @@ const line = resolveJob(job, tables).lines[0]!
 const post = line.posts[2]!
 const postPlan = plan(job, tables).posts[2]!
 const methodOf = (key: string) => postPlan.methods.find((method) => method.method === key)!
-
-const extent = (points: readonly Point[]) => ({
-  left: Math.min(...points.map(([x]) => x)),
-  right: Math.max(...points.map(([x]) => x)),
-  bottom: Math.min(...points.map(([, y]) => y)),
-  top: Math.max(...points.map(([, y]) => y)),
-})
+/** A method as it is drawn. */
+function repairOf(key: string, of = job): DrawnRepair {
+  const { links, weakest } = plan(of, tables).posts[2]!.methods.find(({ method }) => method === key)!
+  return { stands: methodDetail(of, tables, 'A3', key)!.stands, weakest: links.find(({ link }) => link === weakest) }
+}
 
 describe('the section', () => {
   it('leans the post as measured and says by how much', () => {
-    const section = sectionModel(line, post, tables.parts)
+    const section = sectionModel(line, post)
     const shape = section.shapes.find((each) => each.key === 'post')!
-    expect(shape.outline).toBe('broken')
-    expect(extent(shape.points)).toMatchObject({ bottom: 0, top: 1.8 })
-    expect(extent(shape.points).left).toBeCloseTo(-0.05 - 0.05 * 1.8, 9)
+    expect(shape.edge).toBe('broken')
+    expect(extentOf(shape.outline)).toMatchObject({ bottom: 0, top: 1.8 })
+    expect(extentOf(shape.outline).left).toBeCloseTo(-0.05 - 0.05 * 1.8, 9)
     expect(section.dimensions.find((each) => each.key === 'lean')!.length).toBeCloseTo(0.09, 9)
     expect(section.plumb).toBeDefined()
     expect(section.shapes.filter((each) => each.matter === 'decay')).toHaveLength(2)
@@ -47,27 +46,27 @@ describe('the section', () => {
 
   it('draws the hole of a repair in its own measures', () => {
     const method = methodOf('repair-spur')
-    const section = sectionModel(line, post, tables.parts, method)
+    const section = sectionModel(line, post, repairOf('repair-spur'))
     const { hole } = method
-    const fill = extent(section.shapes.find((each) => each.key === 'fill')!.points)
+    const fill = extentOf(section.shapes.find((each) => each.key === 'fill')!.outline)
     expect(fill.right - fill.left).toBeCloseTo(hole!.diameter, 9)
     expect(fill.bottom).toBeCloseTo(-hole!.footingBottom, 9)
-    expect(extent(section.shapes.find((each) => each.key === 'stone')!.points).bottom).toBeCloseTo(-hole!.depth, 9)
+    expect(extentOf(section.shapes.find((each) => each.key === 'stone')!.outline).bottom).toBeCloseTo(-hole!.depth, 9)
     expect(section.dimensions.map((each) => each.key)).toEqual(
       expect.arrayContaining(['depth', 'diameter', 'spur-above']),
     )
-    expect(section.shapes.filter((each) => each.key.startsWith('fixing'))).toHaveLength(2)
+    expect(section.shapes.filter((each) => each.key.endsWith('fixing'))).toHaveLength(2)
   })
 
   it.each(['recast-footing', 'new-post-concrete', 'steel-pin'])('draws %s with the post upright', (key) => {
-    const section = sectionModel(line, post, tables.parts, methodOf(key))
-    const upright = extent(section.shapes.find((each) => each.key === 'post')!.points)
+    const section = sectionModel(line, post, repairOf(key))
+    const upright = extentOf(section.shapes.find((each) => each.key === 'post')!.outline)
     expect(upright.right + upright.left).toBeCloseTo(0, 9)
     expect(upright.top).toBe(1.8)
   })
 
   it('stands in words too', () => {
-    const words = describeSection(post, sectionModel(line, post, tables.parts), (length) => `${length.toFixed(2)} m`)
+    const words = describeSection(post, sectionModel(line, post), (length) => `${length.toFixed(2)} m`)
     expect(words).toBe('Post A3, failed; as it stands; off plumb 0.09 m; footing down to 0.60 m; soft wood')
   })
 })
@@ -77,7 +76,7 @@ describe('the line', () => {
     const model = lineModel(line, 'A3', 3, 7, false)
     expect(model.posts.map((each) => each.id)).toEqual(['A2', 'A4'])
     const before = model.bays.find((bay) => bay.key === 'A2-A3')!
-    expect(extent(before.area).bottom).toBe(line.gap)
+    expect(extentOf(before.area).bottom).toBe(line.gap)
     expect(Math.max(...before.area.filter(([, y]) => y === line.gap).map(([x]) => x))).toBeLessThan(4.8 - 0.25)
   })
 
@@ -174,7 +173,7 @@ describe('ground that falls along the line', () => {
   it('carries posts and cladding with it', () => {
     const { posts, bays } = lineModel(line, 'A2', -1, 5, false)
     const post = posts[0]!.shapes.find(({ key }) => key === 'post')!
-    expect(post.points.map(([, y]) => y)).toEqual([0.5, 0.5, 0.5 + line.height, 0.5 + line.height])
+    expect(post.outline.map(([, y]) => y)).toEqual([0.5, 0.5, 0.5 + line.height, 0.5 + line.height])
     const [left, right] = bays[0]!.area
     expect(left![1]).toBeGreaterThan(right![1])
   })
@@ -232,11 +231,9 @@ describe('sections of every repair', () => {
   const model = (method: string, of: Partial<Post> = {}) => {
     const changed = jobOf({ ...runOfPosts(5, 2.4, (i) => (i === 2 ? { ...rotted, ...of } : {})), height: 1.8 })
     const [resolved] = resolveJob(changed, tables).lines
-    const made = plan(changed, tables).posts[2]!.methods.find((each) => each.method === method)
-    return sectionModel(resolved!, resolved!.posts[2]!, tables.parts, made)
+    return sectionModel(resolved!, resolved!.posts[2]!, repairOf(method, changed))
   }
-  const lowest = (shapes: { points: readonly Point[] }[]) =>
-    Math.min(...shapes.flatMap(({ points }) => points.map(([, y]) => y)))
+  const lowest = (shapes: readonly Solid[]) => Math.min(...shapes.map(({ outline }) => extentOf(outline).bottom))
 
   it.each(['repair-spur', 'new-post-concrete', 'recast-footing'])('%s is drawn to the bottom of its hole', (method) => {
     const { shapes, dimensions } = model(method)
@@ -249,16 +246,16 @@ describe('sections of every repair', () => {
   it('a spur stands half out of the ground and holds the post by two fixings', () => {
     const { shapes, notes } = model('repair-spur')
     const spur = shapes.find(({ key }) => key === 'spur')!
-    expect(Math.max(...spur.points.map(([, y]) => y))).toBeCloseTo(0.6, 9)
-    expect(shapes.filter(({ key }) => key.startsWith('fixing'))).toHaveLength(2)
+    expect(Math.max(...spur.outline.map(([, y]) => y))).toBeCloseTo(0.6, 9)
+    expect(shapes.filter(({ key }) => key.endsWith('fixing'))).toHaveLength(2)
     expect(notes.map(({ text }) => text)).toContain('cut back to sound wood')
   })
 
   it('a pin stands in the old footing and goes up into the post', () => {
     const { shapes, dimensions } = model('steel-pin')
     const pin = shapes.find(({ key }) => key === 'pin')!
-    expect(Math.max(...pin.points.map(([, y]) => y))).toBeCloseTo(0.3, 9)
-    expect(Math.min(...pin.points.map(([, y]) => y))).toBeLessThan(0)
+    expect(Math.max(...pin.outline.map(([, y]) => y))).toBeCloseTo(0.3, 9)
+    expect(Math.min(...pin.outline.map(([, y]) => y))).toBeLessThan(0)
     expect(dimensions.map(({ key }) => key)).toEqual(['pin'])
   })
 
@@ -273,6 +270,6 @@ describe('sections of every repair', () => {
       model('make-safe', { observations: { probeAtGround } }).shapes.filter(({ key }) => key.startsWith('decay'))
     expect(soft(0)).toEqual([])
     const [left] = soft(0.2)
-    expect(Math.max(...left!.points.map(([x]) => x))).toBeCloseTo(0, 9)
+    expect(Math.max(...left!.outline.map(([x]) => x))).toBeCloseTo(0, 9)
   })
 })

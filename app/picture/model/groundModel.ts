@@ -1,6 +1,6 @@
 import type { ResolvedLine, ResolvedPost } from '~~/core/resolve/resolve'
 import type { Metres } from '~~/core/units/types'
-import type { Point } from './geometry'
+import type { Point } from '~~/core/repair/solids'
 
 /** How far the ground at a post lies over the ground at the chosen one, m. */
 export function riseOver(line: ResolvedLine, chosen: string): (post: ResolvedPost) => Metres {

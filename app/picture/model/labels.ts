@@ -1,4 +1,5 @@
-import type { Dimension, Note, Point } from './geometry'
+import type { Measure, Point } from '~~/core/repair/solids'
+import type { Note } from './geometry'
 import { px, type Viewport } from './viewport'
 
 /* Words in the drawing: each is put where it belongs, or beside it, or left out; two never lie over each other. */
@@ -67,7 +68,7 @@ export function placeLabels(labels: readonly Label[], reserved: readonly Box[] =
 const at = ([x, y]: Point, { pixelsPerMetre, groundY }: Viewport, origin: number) =>
   [px((x + origin) * pixelsPerMetre), px(groundY - y * pixelsPerMetre)] as const
 
-export function dimensionLabel(dimension: Dimension, viewport: Viewport, origin: number, text: string): Label {
+export function dimensionLabel(dimension: Measure, viewport: Viewport, origin: number, text: string): Label {
   const [x1, y1] = at(dimension.from, viewport, origin)
   const [x2, y2] = at(dimension.to, viewport, origin)
   const middle = { x: (x1 + x2) / 2, y: (y1 + y2) / 2 }

@@ -3,9 +3,10 @@ import type { ResolvedLine, ResolvedPost } from '~~/core/resolve/resolve'
 import { leanSlopes } from '~~/core/setout/lean'
 import { sectionSize } from '~~/core/timber/section'
 import type { Metres } from '~~/core/units/types'
-import { leaning, lifted, type Point, type Shape } from './geometry'
+import type { Point, Solid } from '~~/core/repair/solids'
+import { lifted } from './geometry'
 import { riseOver } from './groundModel'
-import { buriedDepth, matterOf, outlineOf, standingFooting } from './standing'
+import { standingSolids } from './standing'
 
 export interface BayModel {
   key: string
@@ -21,7 +22,7 @@ export interface PostModel {
   station: Metres
   /** Ground here over the ground of the chosen post, m. */
   rise: Metres
-  shapes: Shape[]
+  shapes: Solid[]
 }
 
 export interface LineModel {
@@ -80,18 +81,12 @@ export function lineModel(line: ResolvedLine, chosen: string, from: Metres, to: 
 }
 
 function postModel(line: ResolvedLine, post: ResolvedPost, rise: Metres): PostModel {
-  const { along } = sectionSize(post.section)
-  const slope = leanSlopes(post.observations.lean).along
-  const shapes: Shape[] = [
-    ...standingFooting(post),
-    { key: 'buried', matter: 'wood', points: leaning(along, -buriedDepth(line, post), 0, slope), outline: 'none' },
-    { key: 'post', matter: matterOf(post), points: leaning(along, 0, line.height, slope), outline: outlineOf(post) },
-  ]
+  const solids = standingSolids(line, post, 'none')
   return {
     id: post.id,
     station: post.station,
     rise,
-    shapes: rise === 0 ? shapes : shapes.map((shape) => ({ ...shape, points: lifted(shape.points, rise) })),
+    shapes: rise === 0 ? solids : solids.map((solid) => ({ ...solid, outline: lifted(solid.outline, rise) })),
   }
 }
 

@@ -1,6 +1,6 @@
 import type { Mark } from '~~/core/document/job'
 import type { Metres } from '~~/core/units/types'
-import { box, type Matter, type Point } from './geometry'
+import { box, type Matter, type Point } from '~~/core/repair/solids'
 
 export interface MarkModel {
   key: string

@@ -1,5 +1,5 @@
 import type { Metres } from '~~/core/units/types'
-import type { Point } from './geometry'
+import type { Point } from '~~/core/repair/solids'
 
 /** How metres become pixels: one scale for both directions, the ground at one height. */
 export interface Viewport {

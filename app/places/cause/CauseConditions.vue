@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import FoldOut from '~/controls/FoldOut.vue'
+import { useJobSession, useJobView } from '~/job/openJob'
 import { tables } from '~~/data/tables'
-import { useJobStore } from '~/job/store'
 
 /** What helped the failure along, with what to do otherwise this time. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const conditions = computed(() => view.postPlan.value!.diagnosis.conditions)
 const ticked = computed(() => view.post.value!.conditions ?? [])
@@ -19,7 +19,7 @@ const open = computed(() =>
 function tick(key: string): void {
   const rest = ticked.value.filter((each) => each !== key)
   const all = ticked.value.includes(key) ? rest : [...rest, key]
-  void store.edit([{ name: 'setPost', ...view.address.value, key: 'conditions', value: all.length > 0 ? all : null }])
+  void session.edit([{ name: 'setPost', ...view.address.value, key: 'conditions', value: all.length > 0 ? all : null }])
 }
 </script>
 
@@ -32,8 +32,7 @@ function tick(key: string): void {
       </li>
     </ul>
     <p v-else class="soft">Nothing that helped it along was seen.</p>
-    <details>
-      <summary>Tick what you see besides</summary>
+    <FoldOut title="Tick what you see besides">
       <div class="row">
         <v-btn
           v-for="condition in open"
@@ -43,7 +42,7 @@ function tick(key: string): void {
           >{{ ticked.includes(condition.key) ? `✓ ${condition.name}` : condition.name }}</v-btn
         >
       </div>
-    </details>
+    </FoldOut>
   </div>
 </template>
 
@@ -56,10 +55,5 @@ function tick(key: string): void {
   padding: 6px 0 6px 12px;
   border-left: 6px solid var(--umber);
   margin-bottom: 6px;
-}
-summary {
-  min-height: 48px;
-  padding: 12px 0;
-  cursor: pointer;
 }
 </style>

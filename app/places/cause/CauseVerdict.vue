@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import FoldOut from '~/controls/FoldOut.vue'
+import { useJobSession, useJobView } from '~/job/openJob'
 import type { Cause } from '~~/core/cause/tables'
 import type { Verdict } from '~~/core/document/job'
 import { tables } from '~~/data/tables'
-import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** What a person says of the cause: against the readings, or after digging. Kept beside what the readings say. */
 const props = defineProps<{ verdict: 'overruled' | 'found'; title: string; action: string; noteNeeded?: boolean }>()
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 
@@ -34,7 +34,7 @@ async function keep(): Promise<void> {
   error.value = (await put(value))?.message ?? ''
 }
 const put = (value: Verdict | null) =>
-  store.edit([{ name: 'setJudgement', ...view.address.value, key: props.verdict, value }])
+  session.edit([{ name: 'setJudgement', ...view.address.value, key: props.verdict, value }])
 </script>
 
 <template>
@@ -47,24 +47,18 @@ const put = (value: Verdict | null) =>
       >
       <v-btn variant="text" @click="put(null)">Take it back</v-btn>
     </p>
-    <details v-else>
-      <summary>{{ action }}</summary>
+    <FoldOut v-else :title="action">
       <div class="field-grid">
         <v-select v-model="cause" :label="title" :items="causeItems" />
         <v-text-field v-model="note" :label="noteNeeded ? 'Because' : 'Note'" />
       </div>
       <p v-if="error" class="error-text" role="alert">{{ error }}</p>
       <v-btn class="keep" @click="keep">Keep it</v-btn>
-    </details>
+    </FoldOut>
   </div>
 </template>
 
 <style scoped>
-summary {
-  min-height: 48px;
-  padding: 12px 0;
-  cursor: pointer;
-}
 .kept {
   display: flex;
   justify-content: space-between;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobView } from '~/job/openJob'
 import { diagnose } from '~~/core/cause/diagnose'
 import { outcomesOf, readingFor } from '~~/core/cause/readings'
 import { tables } from '~~/data/tables'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobView } from '~/job/openJob'
 /** The checks worth making next, with why; each leads to its question. */
 defineProps<{ title: string }>()
 const view = useJobView()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobView } from '~/job/openJob'
 import CauseConditions from './CauseConditions.vue'
 import CauseReasons from './CauseReasons.vue'
 import CauseVerdict from './CauseVerdict.vue'

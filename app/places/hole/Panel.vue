@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import GustScale from '~/gust/GustScale.vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import type { InputError } from '~~/core/errors'
@@ -9,20 +9,20 @@ import { takesFilling } from '~~/core/concrete/bags'
 import { depthReason } from '~~/core/plan/recommend'
 import { litres } from '~~/core/units/quantity'
 import { tables } from '~~/data/tables'
-import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 import { depthRow } from '~/gust/gustRows'
-import { orderFigure, waterWords } from '~/job/words'
+import { orderFigure } from '~~/core/items/items'
+import { waterWords } from './waterWords'
 
 /** Depth, width, bags and water of the hole of the chosen repair. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 
 const method = view.methodInHand
 const hole = computed(() => method.value?.hole)
 const concrete = computed(() => method.value?.concrete)
-const isTaken = computed(() => view.post.value?.repair?.method !== undefined)
+const isTaken = computed(() => view.taken.value !== undefined)
 const changed = computed(() => view.post.value?.repair?.hole !== undefined)
 const target = computed(() => view.plan.value!.target)
 const rules = computed(() => view.postPlan.value!.depthRules)
@@ -34,14 +34,14 @@ function set(key: keyof Hole, value: number | null): Promise<InputError | undefi
   const first = isTaken.value
     ? []
     : [{ name: 'chooseRepair' as const, ...view.address.value, value: method.value!.method }]
-  return store.edit([...first, { name: 'setHole', ...view.address.value, key, value }])
+  return session.edit([...first, { name: 'setHole', ...view.address.value, key, value }])
 }
 function setRepair(key: 'mix' | 'filling', value: string): Promise<InputError | undefined> {
-  return store.edit([{ name: 'setRepair', ...view.address.value, key, value }])
+  return session.edit([{ name: 'setRepair', ...view.address.value, key, value }])
 }
 function reset(): Promise<InputError | undefined> {
   const repair = { ...view.post.value!.repair, hole: undefined }
-  return store.edit([
+  return session.edit([
     { name: 'setPost', ...view.address.value, key: 'repair', value: JSON.parse(JSON.stringify(repair)) },
   ])
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { useJobView } from '~/job/openJob'
 import { ACROSS, ALONG, leanByAngle, leanSlopes, type LeanReading } from '~~/core/setout/lean'
-import { useJobView } from '~/job/useJobView'
 import { useInstrument } from './useInstrument'
 import InstrumentReading from './InstrumentReading.vue'
 import type { InputError } from '~~/core/errors'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { leanOf, ACROSS, ALONG, leanIn, withLean, type LeanReading } from '~~/core/setout/lean'
 import { computed, ref } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobView } from '~/job/openJob'
 import { useReadings } from '~/job/useReadings'
 import ChoiceBar from '~/controls/ChoiceBar.vue'
 import LeanByBubble from './LeanByBubble.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, watch } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobView } from '~/job/openJob'
 import { useReadings } from '~/job/useReadings'
 import AnswerTiles from '~/controls/AnswerTiles.vue'
 import LeanReader from './LeanReader.vue'

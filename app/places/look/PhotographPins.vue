@@ -1,22 +1,22 @@
 <script setup lang="ts">
-import { computed, ref, useTemplateRef, watch } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { computed, ref, watch } from 'vue'
+import { useFileDialog } from '@vueuse/core'
+import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import type { Photograph } from '~~/core/document/job'
 import { newIdentity } from '~/sync/identity'
 import { preparePhotograph } from './preparePhotograph'
-import { useJobStore } from '~/job/store'
-import { usePhotographsStore } from '~/sync/photographs'
+import { pictures } from '~/sync/device'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** Photographs of the post, each pinned to a height on it. */
-const store = useJobStore()
-const photographs = usePhotographsStore()
+const session = useJobSession()
+const { refused } = pictures
 const preferences = usePreferencesStore()
 const view = useJobView()
 
 const list = computed(() => view.post.value?.photographs ?? [])
-const input = useTemplateRef<HTMLInputElement>('input')
+const dialog = useFileDialog({ accept: 'image/*', reset: true })
 const keepPlace = ref(false)
 const busy = ref(false)
 const failures = ref<string[]>([])
@@ -26,25 +26,24 @@ watch(
   () => (failures.value = []),
 )
 
-async function take(): Promise<void> {
-  const files = [...(input.value?.files ?? [])]
-  input.value!.value = ''
+dialog.onChange(async (picked) => {
+  const files = [...(picked ?? [])]
   failures.value = []
   busy.value = true
   for (const file of files) await add(file).catch((error: Error) => failures.value.push(error.message))
   busy.value = false
-}
+})
 
 async function add(file: File): Promise<void> {
   const { blob, ...facts } = await preparePhotograph(file, keepPlace.value)
   const id = newIdentity()
-  await photographs.keep(store.id, id, blob)
+  await pictures.keep(session.id, id, blob)
   await put({ id, ...facts, height: 0, ...preferences.signed() })
 }
 const put = (value: Photograph) =>
-  store.edit([{ name: 'putPhotograph', ...view.address.value, photograph: value.id, value }])
+  session.edit([{ name: 'putPhotograph', ...view.address.value, photograph: value.id, value }])
 const remove = (photograph: string) =>
-  store.edit([{ name: 'putPhotograph', ...view.address.value, photograph, value: null }])
+  session.edit([{ name: 'putPhotograph', ...view.address.value, photograph, value: null }])
 const setHeight = (photograph: Photograph) => (height: number | null) => {
   const { height: _height, ...rest } = photograph
   return put(height === null ? rest : { ...rest, height })
@@ -55,11 +54,11 @@ const setHeight = (photograph: Photograph) => (height: number | null) => {
   <div class="panel-section">
     <h3>Photographs</h3>
     <p v-for="failure in failures" :key="failure" class="error-text" role="alert">{{ failure }}</p>
-    <p v-if="photographs.refused" class="error-text" role="alert">{{ photographs.refused }}</p>
+    <p v-if="refused" class="error-text" role="alert">{{ refused }}</p>
     <ul v-if="list.length" class="pins">
       <li v-for="(photograph, i) in list" :key="photograph.id">
         <img
-          :src="photographs.addressOf(store.id, photograph.id)"
+          :src="pictures.addressOf(session.id, photograph.id)"
           :width="photograph.pixelWidth"
           :height="photograph.pixelHeight"
           :alt="`Photograph ${i + 1} of post ${view.post.value?.id}`"
@@ -79,19 +78,9 @@ const setHeight = (photograph: Photograph) => (height: number | null) => {
       </li>
     </ul>
     <div class="row">
-      <v-btn :loading="busy" @click="input?.click()">Add a photograph</v-btn>
-      <label class="keep"><input v-model="keepPlace" type="checkbox" /> keep where it was taken</label>
+      <v-btn :loading="busy" @click="dialog.open()">Add a photograph</v-btn>
+      <v-checkbox v-model="keepPlace" label="keep where it was taken" />
     </div>
-    <input
-      ref="input"
-      type="file"
-      accept="image/*"
-      multiple
-      class="visually-hidden"
-      aria-label="Photograph file"
-      tabindex="-1"
-      @change="take"
-    />
   </div>
 </template>
 
@@ -113,17 +102,6 @@ img {
   height: 90px;
   object-fit: cover;
   border: 1.5px solid var(--ink);
-}
-.keep {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 48px;
-}
-.keep input {
-  width: 24px;
-  height: 24px;
-  accent-color: var(--ink);
 }
 @media (max-width: 760px) {
   .pins li {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import FoldOut from '~/controls/FoldOut.vue'
+import { useJobView } from '~/job/openJob'
 import { useReadings } from '~/job/useReadings'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import { InputError } from '~~/core/errors'
@@ -49,8 +50,7 @@ const setter = (of: typeof low, key: 'height' | 'offset') => async (value: numbe
 </script>
 
 <template>
-  <details class="pivot">
-    <summary>Find where it turned, by two offsets to a plumb line</summary>
+  <FoldOut class="pivot" title="Find where it turned, by two offsets to a plumb line">
     <div class="field-grid">
       <LengthStepper label="Lower offset" :value="low.offset" :step="0.005" :start="0" :save="setter(low, 'offset')" />
       <LengthStepper label="at a height of" :value="low.height" :step="0.1" :save="setter(low, 'height')" />
@@ -71,18 +71,12 @@ const setter = (of: typeof low, key: 'height' | 'offset') => async (value: numbe
         >Record that it turns there</v-btn
       >
     </template>
-  </details>
+  </FoldOut>
 </template>
 
 <style scoped>
 .pivot {
   margin-top: 12px;
-}
-summary {
-  min-height: 48px;
-  display: list-item;
-  padding: 12px 0;
-  cursor: pointer;
 }
 .found {
   margin: 10px 0;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import FoldOut from '~/controls/FoldOut.vue'
+import { useJobView } from '~/job/openJob'
 import { useInstrument } from './useInstrument'
 import { useReadings } from '~/job/useReadings'
 import InstrumentReading from './InstrumentReading.vue'
@@ -70,8 +71,7 @@ function takeTyped(): void {
         <ReadingTrail observation="moisturePercent" />
       </div>
     </div>
-    <details>
-      <summary>Read it from a moisture meter</summary>
+    <FoldOut title="Read it from a moisture meter">
       <InstrumentReading
         name="moisture meter"
         :instrument="meter"
@@ -79,17 +79,12 @@ function takeTyped(): void {
         unit="%"
         @take="take(Math.round($event * 10) / 10)"
       />
-    </details>
+    </FoldOut>
   </div>
 </template>
 
 <style scoped>
 h3 {
   font-size: 18px;
-}
-summary {
-  min-height: 48px;
-  padding: 12px 0;
-  cursor: pointer;
 }
 </style>

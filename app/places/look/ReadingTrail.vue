@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Reading } from '~~/core/document/job'
 import { computed } from 'vue'
+import FoldOut from '~/controls/FoldOut.vue'
 import { useReadings } from '~/job/useReadings'
 import type { ObservationKey } from '~~/core/cause/observations'
 import { observationValue } from './readingWords'
@@ -19,21 +20,21 @@ const what = ({ observation, value }: Reading) => observationValue(observation, 
 
 <template>
   <p v-if="readings.length === 1" class="trail soft">Read {{ when(readings[0]!) }}</p>
-  <details v-else-if="readings.length > 1" class="trail soft">
-    <summary>Read {{ when(readings[0]!) }}; {{ readings.length - 1 }} before it</summary>
+  <FoldOut
+    v-else-if="readings.length > 1"
+    class="trail soft"
+    quiet
+    :title="`Read ${when(readings[0]!)}; ${readings.length - 1} before it`"
+  >
     <ul>
       <li v-for="reading in readings" :key="reading.id">{{ when(reading) }}: {{ what(reading) }}</li>
     </ul>
-  </details>
+  </FoldOut>
 </template>
 
 <style scoped>
 .trail {
   font-size: 14px;
   margin-top: 6px;
-}
-summary {
-  min-height: 32px;
-  cursor: pointer;
 }
 </style>

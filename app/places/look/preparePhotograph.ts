@@ -1,5 +1,5 @@
-/** Largest original that is taken, bytes. */
-const LARGEST = 25e6
+import { LARGEST } from '~~/core/limits'
+
 /** Longest edge that is sent: a crack shows, and a weak signal carries it. */
 const LONGEST_EDGE = 1600
 const QUALITY = 0.85
@@ -18,9 +18,9 @@ export interface PreparedPhotograph {
  * @throws Error with words for the person, when the file is too large or no picture
  */
 export async function preparePhotograph(file: File, keepPlace: boolean): Promise<PreparedPhotograph> {
-  if (file.size > LARGEST)
+  if (file.size > LARGEST.original)
     throw new Error(
-      `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; a photograph has ${LARGEST / 1e6} MB at most.`,
+      `${file.name} has ${(file.size / 1e6).toFixed(0)} MB; a photograph has ${LARGEST.original / 1e6} MB at most.`,
     )
   const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
     throw new Error(`${file.name} is no picture that can be read here. Take a JPEG or PNG.`)

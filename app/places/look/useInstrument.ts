@@ -1,10 +1,12 @@
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import { useIntervalFn } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useEventSource, useIntervalFn } from '@vueuse/core'
 import { heldReading, type InstrumentKind, type Manner, type Sample } from '~~/core/instruments/simulated'
 
 /** No reading for so long means that the connection is gone, whatever the channel says, ms. */
 const SILENCE = 1_500
 const KEPT = 40
+/** Between tries to take it up again, ms. */
+const RECONNECT = 1_000
 
 export type InstrumentState = 'off' | 'connecting' | 'live' | 'lost'
 
@@ -19,25 +21,33 @@ export function useInstrument(kind: InstrumentKind, truth: () => number) {
   const manner = ref<Manner>('steady')
   const samples = shallowRef<Sample[]>([])
   const held = computed(() => heldReading(kind, samples.value))
-  let source: EventSource | undefined
+  const address = ref<string>()
+  // What broke off is taken up again by itself.
+  const source = useEventSource(address, [], { immediate: false, autoReconnect: { retries: -1, delay: RECONNECT } })
+
+  watch(
+    () => source.data.value,
+    (data) => {
+      if (data === null || state.value === 'off') return
+      const { value } = JSON.parse(data) as { value: number }
+      samples.value = [...samples.value, { at: performance.now(), value }].slice(-KEPT)
+      state.value = 'live'
+    },
+    { flush: 'sync' },
+  )
+  watch(source.error, (error) => {
+    if (error && state.value !== 'off') state.value = 'lost'
+  })
 
   function connect(): void {
     disconnect()
     samples.value = []
     state.value = 'connecting'
-    source = new EventSource(`/api/instruments/${kind}?manner=${manner.value}&truth=${truth()}`)
-    source.onmessage = ({ data }) => {
-      const { value } = JSON.parse(data as string) as { value: number }
-      samples.value = [...samples.value, { at: performance.now(), value }].slice(-KEPT)
-      state.value = 'live'
-    }
-    source.onerror = () => {
-      state.value = 'lost'
-    }
+    address.value = `/api/instruments/${kind}?manner=${manner.value}&truth=${truth()}`
+    source.open()
   }
   function disconnect(): void {
-    source?.close()
-    source = undefined
+    source.close()
     state.value = 'off'
   }
 
@@ -46,7 +56,6 @@ export function useInstrument(kind: InstrumentKind, truth: () => number) {
     if (state.value === 'live' && last && performance.now() - last.at > SILENCE) state.value = 'lost'
   }, 250)
   watch(manner, () => state.value !== 'off' && connect())
-  onBeforeUnmount(disconnect)
 
   return { state, manner, held, connect, disconnect }
 }

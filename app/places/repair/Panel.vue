@@ -1,23 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
+import FoldOut from '~/controls/FoldOut.vue'
 import GustScale from '~/gust/GustScale.vue'
 import RedFlags from '~/job/RedFlags.vue'
 import { row } from '~~/core/tables/tables'
 import { tables } from '~~/data/tables'
 import { showGust } from '~~/core/units/quantity'
 import { givesWay } from '~~/core/repair/links'
-import { useJobStore } from '~/job/store'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { inHundred } from '~/job/words'
 
 /** All methods on the gust scale; refused ones stay, with the reason. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const plan = computed(() => view.postPlan.value!)
 const target = computed(() => view.plan.value!.target)
 
-const taken = computed(() => view.post.value?.repair?.method)
+const { taken } = view
 const method = computed(() => view.methodInHand.value!)
 const chosen = computed(() => method.value.method)
 const rows = computed(() => [standingRow(plan.value), ...plan.value.methods.map(methodRow)])
@@ -35,26 +35,23 @@ function look(key: string): void {
 }
 async function take(): Promise<void> {
   if (taken.value !== chosen.value)
-    await store.edit([{ name: 'chooseRepair', ...view.address.value, value: chosen.value }])
+    await session.edit([{ name: 'chooseRepair', ...view.address.value, value: chosen.value }])
   view.previewed.value = undefined
   view.goTo(method.value.hole ? 'hole' : 'sheet')
 }
 
-/** Parts that the method can be made with. */
-const PART_LISTS = { spur: tables.parts.lists.spur.rows, fixing: tables.parts.lists.fixing.rows, pin: tables.parts.lists.pin.rows }
-const PART_NAMES = { spur: 'Spur', fixing: 'Fixings', pin: 'Pin' }
+/** Parts that the method can be made with, each from the list of its kind. */
 const parts = computed(() =>
-  (Object.entries(method.value.parts ?? {}) as [keyof typeof PART_LISTS, string][]).map(([key, value]) => ({
-    key,
-    value,
-    name: PART_NAMES[key],
-    items: PART_LISTS[key].map((part) => ({ value: part.key, title: part.name })),
+  (view.detail.value?.parts ?? []).map(({ rows: list, ...part }) => ({
+    ...part,
+    items: list.map(({ key, name }) => ({ value: key, title: name })),
   })),
 )
-async function changePart(key: keyof typeof PART_LISTS, value: string): Promise<void> {
+/** Choosing a part is choosing the method. */
+async function changePart(kind: string, value: string): Promise<void> {
   const first =
     taken.value === chosen.value ? [] : [{ name: 'chooseRepair' as const, ...view.address.value, value: chosen.value }]
-  await store.edit([...first, { name: 'setRepair', ...view.address.value, key, value }])
+  await session.edit([...first, { name: 'choosePart', ...view.address.value, kind, value }])
 }
 </script>
 
@@ -101,11 +98,11 @@ async function changePart(key: keyof typeof PART_LISTS, value: string): Promise<
       <div v-if="parts.length" class="field-grid">
         <v-select
           v-for="part in parts"
-          :key="part.key"
+          :key="part.kind"
           :label="part.name"
           :items="part.items"
-          :model-value="part.value"
-          @update:model-value="changePart(part.key, $event)"
+          :model-value="part.taken"
+          @update:model-value="changePart(part.kind, $event)"
         />
       </div>
       <ul v-if="method.links.length" class="links" aria-label="Links, weakest first">
@@ -122,14 +119,13 @@ async function changePart(key: keyof typeof PART_LISTS, value: string): Promise<
     <div class="panel-section">
       <p v-for="caution in method.cautions" :key="caution" class="caution">{{ caution }}</p>
     </div>
-    <details class="panel-section">
-      <summary class="measure">Steps</summary>
+    <FoldOut class="panel-section" title="Steps">
       <ol>
-        <li v-for="step in method.steps" :key="step.key">
+        <li v-for="step in view.detail.value?.steps" :key="step.key">
           {{ step.text }} <strong v-if="step.doNotSkip" class="string-words">do not skip</strong>
         </li>
       </ol>
-    </details>
+    </FoldOut>
   </section>
 </template>
 
@@ -158,13 +154,6 @@ async function changePart(key: keyof typeof PART_LISTS, value: string): Promise<
 }
 .caution {
   margin-bottom: 8px;
-}
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  font-size: 17px;
-  cursor: pointer;
 }
 ol li {
   padding: 4px 0;

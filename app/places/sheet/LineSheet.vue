@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import LineStrip from '~/picture/LineStrip.vue'
 import { postState } from '~~/core/document/postState'
 import { topOffset } from '~~/core/setout/lean'
 import { tables } from '~~/data/tables'
 import { lineStrips } from '~/picture/model/lineStrips'
 import { markWords } from '~/picture/model/markModel'
-import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 import { DUTY_ITEMS, KIND_ITEMS, STATE_WORDS } from '~/job/words'
 
 /** The whole line on paper: drawn in true scale, then post by post. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 
@@ -44,7 +43,7 @@ const print = () => window.print()
           {{ line.name }}: {{ line.posts.length }} posts, {{ preferences.show(line.length) }}
         </h2>
         <p>
-          {{ store.job?.name }}<template v-if="store.job?.site?.name">, {{ store.job.site.name }}</template
+          {{ session.job?.name }}<template v-if="session.job?.site?.name">, {{ session.job.site.name }}</template
           >. {{ wordOf(KIND_ITEMS, line.kind) }}, {{ preferences.show(line.height) }} high.
         </p>
       </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import ChoiceBar from '~/controls/ChoiceBar.vue'
+import PartTabs from '~/controls/PartTabs.vue'
 import LineSheet from './LineSheet.vue'
 import SheetPage from './SheetPage.vue'
 
@@ -15,8 +15,9 @@ const sheets = { post: SheetPage, line: LineSheet }
 
 <template>
   <main class="sheets">
-    <ChoiceBar v-model="sheet" class="which no-print" label="What goes on the page" :choices="SHEETS" />
-    <component :is="sheets[sheet]" />
+    <PartTabs v-model="sheet" label="What goes on the page" :tabs="SHEETS">
+      <component :is="sheets[sheet]" />
+    </PartTabs>
   </main>
 </template>
 
@@ -26,10 +27,6 @@ const sheets = { post: SheetPage, line: LineSheet }
   min-height: 0;
   position: relative;
   overflow-y: auto;
-}
-.which {
-  max-width: 420px;
-  margin: 6px 20px 0;
 }
 @media print {
   .sheets {

@@ -1,28 +1,27 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import FocusDrawing from '~/picture/FocusDrawing.vue'
 import GustScale from '~/gust/GustScale.vue'
 import SheetVerdicts from './SheetVerdicts.vue'
 import { depthReason } from '~~/core/plan/recommend'
-import { row } from '~~/core/tables/tables'
-import { litres, showGust, showMinutes } from '~~/core/units/quantity'
+import { itemsOf, itemWords } from '~~/core/items/items'
+import { showGust, showMinutes } from '~~/core/units/quantity'
 import { returnPeriodWords } from '~~/core/wind/returnPeriod'
 import { tables } from '~~/data/tables'
-import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 import { methodRow, standingRow } from '~/gust/gustRows'
-import { concreteItems, inHundred, strengthWords } from '~/job/words'
+import { inHundred, strengthWords } from '~/job/words'
 
 /** The page to print and hand over: what failed, what was chosen and why, what to do. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 
 const plan = computed(() => view.postPlan.value!)
 const target = computed(() => view.plan.value!.target)
 const method = computed(() => view.methodInHand.value!)
-const isTaken = computed(() => view.post.value?.repair?.method !== undefined)
+const isTaken = computed(() => view.taken.value !== undefined)
 const causes = computed(() =>
   plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)),
 )
@@ -31,18 +30,7 @@ const rows = computed(() => [
   ...(method.value.holdingGust === undefined ? [] : [methodRow(method.value)]),
 ])
 const weakest = computed(() => method.value.links.find((link) => link.link === method.value.weakest))
-const nameOf = (rowsOf: readonly { key: string; name: string }[], key?: string) =>
-  rowsOf.find((each) => each.key === key)?.name
-const materials = computed(() => {
-  const { concrete, parts } = method.value
-  return [
-    ...(concrete ? concreteItems(row(tables.mixes, concrete.mix), concrete) : []),
-    concrete && concrete.stone > 0 && `${litres(concrete.stone)} L of stone for the bed`,
-    parts?.spur && `1 × ${nameOf(tables.parts.lists.spur.rows, parts.spur)}`,
-    parts?.fixing && `2 × ${nameOf(tables.parts.lists.fixing.rows, parts.fixing)}`,
-    parts?.pin && `1 × ${nameOf(tables.parts.lists.pin.rows, parts.pin)}`,
-  ].filter((item): item is string => typeof item === 'string')
-})
+const items = computed(() => itemsOf(view.address.value.post, method.value, tables).map(itemWords))
 const print = () => window.print()
 </script>
 
@@ -50,12 +38,12 @@ const print = () => window.print()
   <article class="sheet" aria-labelledby="sheet-title">
     <div class="row no-print tools">
       <v-btn variant="flat" color="primary" @click="print">Print this sheet</v-btn>
-      <v-btn :href="`/api/jobs/${store.id}/export`">Save the job as a file</v-btn>
+      <v-btn :href="`/api/jobs/${session.id}/export`">Save the job as a file</v-btn>
     </div>
     <header>
       <h1 id="sheet-title">Post {{ view.post.value?.id }}: {{ method.name.toLowerCase() }}</h1>
       <p>
-        {{ store.job?.name }}<template v-if="store.job?.site?.name">, {{ store.job.site.name }}</template>
+        {{ session.job?.name }}<template v-if="session.job?.site?.name">, {{ session.job.site.name }}</template>
       </p>
       <p v-if="!isTaken" class="string-words">Proposed, not yet chosen.</p>
     </header>
@@ -101,22 +89,26 @@ const print = () => window.print()
       </div>
     </div>
     <div class="columns">
-      <section v-if="method.hole">
-        <h2>The hole</h2>
-        <p>
-          {{ preferences.show(method.hole.diameter) }} wide.
-          {{ depthReason(method.hole, plan.depthRules, preferences.units) }}
-        </p>
-        <h2>Bring</h2>
-        <ul>
-          <li v-for="item in materials" :key="item">{{ item }}</li>
-        </ul>
+      <section>
+        <template v-if="method.hole">
+          <h2>The hole</h2>
+          <p>
+            {{ preferences.show(method.hole.diameter) }} wide.
+            {{ depthReason(method.hole, plan.depthRules, preferences.units) }}
+          </p>
+        </template>
+        <template v-if="items.length">
+          <h2>Bring</h2>
+          <ul>
+            <li v-for="item in items" :key="item">{{ item }}</li>
+          </ul>
+        </template>
         <p>About {{ showMinutes(method.minutes) }} of work.</p>
       </section>
       <section>
         <h2>Steps</h2>
         <ol>
-          <li v-for="step in method.steps" :key="step.key">
+          <li v-for="step in view.detail.value?.steps" :key="step.key">
             {{ step.text }} <strong v-if="step.doNotSkip">Do not skip.</strong>
           </li>
         </ol>

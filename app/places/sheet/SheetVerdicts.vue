@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobView } from '~/job/openJob'
 import type { Verdict } from '~~/core/document/job'
 import { row } from '~~/core/tables/tables'
 import { tables } from '~~/data/tables'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useJobView } from '~/job/useJobView'
-import ChoiceBar from '~/controls/ChoiceBar.vue'
+import { useJobView } from '~/job/openJob'
+import PartTabs from '~/controls/PartTabs.vue'
 import WalkAlong from './WalkAlong.vue'
 import WalkExchange from './WalkExchange.vue'
 import WalkLine from './WalkLine.vue'
@@ -25,8 +25,9 @@ const panels = { posts: WalkPosts, post: WalkPost, line: WalkLine, along: WalkAl
 <template>
   <section aria-labelledby="walk-title">
     <h2 id="walk-title">Walk the line: {{ view.line.value?.name }}, {{ view.line.value?.posts.length }} posts</h2>
-    <ChoiceBar v-model="part" label="Parts of the walk" :choices="PARTS" />
-    <div class="part"><component :is="panels[part]" :key="part" /></div>
+    <PartTabs v-model="part" label="Parts of the walk" :tabs="PARTS">
+      <div class="part"><component :is="panels[part]" :key="part" /></div>
+    </PartTabs>
     <v-btn class="onward" block variant="flat" color="primary" @click="view.goTo('look')"
       >Look at {{ view.post.value?.id }}</v-btn
     >

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import AnswerTiles from '~/controls/AnswerTiles.vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import QuantityField from '~/controls/QuantityField.vue'
@@ -11,17 +11,16 @@ import type { Command } from '~~/core/edit/commands'
 import type { Footing, FootingKind } from '~~/core/document/job'
 import { tables } from '~~/data/tables'
 import { smallPicture } from '~/picture/model/smallPictures'
-import { useJobStore } from '~/job/store'
 import { DUTY_ITEMS, FOOTING_ITEMS, MATERIAL_ITEMS } from '~/job/words'
 
 /** What the post is and stands in: facts that every figure rests on. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const post = computed(() => view.post.value!)
 
 type PostKey = Extract<Command, { name: 'setPost' }>['key']
 function set(key: PostKey, value: unknown): Promise<InputError | undefined> {
-  return store.edit([{ name: 'setPost', ...view.address.value, key, value }])
+  return session.edit([{ name: 'setPost', ...view.address.value, key, value }])
 }
 
 const SOILS = tables.soils.map((soil) => ({ value: soil.key, words: soil.name.toLowerCase() }))

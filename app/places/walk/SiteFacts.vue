@@ -1,25 +1,24 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import QuantityField from '~/controls/QuantityField.vue'
 import type { InputError } from '~~/core/errors'
 import type { Site } from '~~/core/document/job'
 import { gust50From, WIND_FIGURES, type WindFigure } from '~~/core/wind/gust50'
-import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 import { EXPOSURE_ITEMS, SEASON_ITEMS, SHELTER_ITEMS } from '~/job/words'
 
 /** Wind, frost and local rules of the place, and who is at work. */
-const store = useJobStore()
+const session = useJobSession()
 const preferences = usePreferencesStore()
-const site = computed(() => store.job!.site ?? {})
+const site = computed(() => session.job!.site ?? {})
 const view = useJobView()
 const assumedOf = (key: keyof Site) =>
   view.plan.value!.assumed.find((each) => each.key === `site.${key}`)?.value as number | undefined
 
 const set = (key: keyof Site, value: unknown): Promise<InputError | undefined> =>
-  store.edit([{ name: 'setSite', key, value }])
+  session.edit([{ name: 'setSite', key, value }])
 
 const figure = ref<WindFigure>('gust-50')
 const figureItems = WIND_FIGURES.map(({ key, name }) => ({ value: key, title: name }))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import AnswerTiles from '~/controls/AnswerTiles.vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import SmallPicture from '~/picture/SmallPicture.vue'
@@ -8,12 +8,11 @@ import type { Mark, MarkKind } from '~~/core/document/job'
 import { markWords } from '~/picture/model/markModel'
 import { smallPicture } from '~/picture/model/smallPictures'
 import { newIdentity } from '~/sync/identity'
-import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 import { MARKS, SERVICE_ITEMS } from '~/job/words'
 
 /** What lies or stands along the line: marked before any digging. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 const line = computed(() => view.line.value!)
@@ -21,7 +20,7 @@ const marks = computed(() => [...(line.value.marks ?? [])].sort((a, b) => a.stat
 const inHand = ref<string>()
 const mark = computed(() => marks.value.find(({ id }) => id === inHand.value))
 
-const put = (value: Mark) => store.edit([{ name: 'putMark', line: line.value.id, mark: value.id, value }])
+const put = (value: Mark) => session.edit([{ name: 'putMark', line: line.value.id, mark: value.id, value }])
 async function add(kind: MarkKind): Promise<void> {
   const id = newIdentity().slice(0, 12)
   // It is pegged at the post in hand, and moved from there.
@@ -35,7 +34,7 @@ async function add(kind: MarkKind): Promise<void> {
   inHand.value = id
 }
 async function remove(): Promise<void> {
-  await store.edit([{ name: 'putMark', line: line.value.id, mark: inHand.value!, value: null }])
+  await session.edit([{ name: 'putMark', line: line.value.id, mark: inHand.value!, value: null }])
   inHand.value = undefined
 }
 const change = (part: Partial<Mark>) => put({ ...mark.value!, ...part })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { ref, shallowRef, useTemplateRef } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { ref, shallowRef } from 'vue'
+import { useFileDialog } from '@vueuse/core'
+import { useJobSession, useJobView } from '~/job/openJob'
 import PostsTable from '~/exchange/PostsTable.vue'
 import { jobGeoJson } from '~~/core/exchange/geojson'
 import { postsTable } from '~~/core/exchange/posts'
@@ -9,34 +10,36 @@ import { jobFileName } from '~~/core/document/fileName'
 import { nextLineId } from '~~/core/document/grow'
 import type { Line, Post } from '~~/core/document/job'
 import { csvOf, readPostsFile, saveFile, type TableFile } from '~/exchange/files'
-import { useJobStore } from '~/job/store'
 
 /** Posts from a table or from a line on the earth, and the whole job out again. Works without a signal. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
-const input = useTemplateRef<HTMLInputElement>('input')
+const dialog = useFileDialog({
+  accept: '.csv,.txt,.tsv,.json,.geojson,text/csv,application/geo+json',
+  multiple: false,
+  reset: true,
+})
 const table = shallowRef<TableFile>()
 const failure = ref('')
 const said = ref('')
 
-async function pick(): Promise<void> {
-  const [file] = input.value?.files ?? []
+dialog.onChange(async (files) => {
+  const [file] = files ?? []
   if (!file) return
-  input.value!.value = ''
   failure.value = said.value = ''
   try {
     const picked = await readPostsFile(file)
     if (picked.kind === 'table') table.value = picked.table
-    else await addLines([picked.lineOf(nextLineId(store.job!))])
+    else await addLines([picked.lineOf(nextLineId(session.job!))])
   } catch (error) {
     failure.value = (error as Error).message
   }
-}
+})
 
 /** Lines and posts whose names are taken already get new ones. */
 async function take(lines: { id: string; posts: Post[] }[]): Promise<void> {
-  const taken = new Set(store.job!.lines.flatMap((line) => [line.id, ...line.posts.map(({ id }) => id)]))
-  let job = store.job!
+  const taken = new Set(session.job!.lines.flatMap((line) => [line.id, ...line.posts.map(({ id }) => id)]))
+  let job = session.job!
   const fresh = lines.map(({ id, posts }): Line => {
     const name = taken.has(id) ? nextLineId(job) : id
     const { kind, height, gap } = view.line.value!
@@ -54,7 +57,7 @@ async function take(lines: { id: string; posts: Post[] }[]): Promise<void> {
   await addLines(fresh)
 }
 async function addLines(lines: Line[]): Promise<void> {
-  const refused = await store.edit(lines.map((line): Command => ({ name: 'putLine', line: line.id, value: line })))
+  const refused = await session.edit(lines.map((line): Command => ({ name: 'putLine', line: line.id, value: line })))
   failure.value = refused?.message ?? ''
   if (refused) return
   table.value = undefined
@@ -62,10 +65,10 @@ async function addLines(lines: Line[]): Promise<void> {
   view.choose(lines[0]!.posts[0]!.id)
 }
 
-const nameOf = (extension: string) => jobFileName(store.job!.name).replace(/json$/, extension)
+const nameOf = (extension: string) => jobFileName(session.job!.name).replace(/json$/, extension)
 function save(kind: 'job' | 'csv' | 'geojson'): void {
   failure.value = ''
-  const job = store.job!
+  const job = session.job!
   try {
     if (kind === 'job') saveFile(nameOf('json'), JSON.stringify(job, null, 2), 'application/json')
     if (kind === 'csv') saveFile(nameOf('csv'), csvOf(postsTable(job)), 'text/csv')
@@ -80,20 +83,11 @@ function save(kind: 'job' | 'csv' | 'geojson'): void {
   <div>
     <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
     <p v-if="said" role="status">{{ said }}</p>
-    <PostsTable v-if="table" :table="table" :line="nextLineId(store.job!)" @take="take" @leave="table = undefined" />
+    <PostsTable v-if="table" :table="table" :line="nextLineId(session.job!)" @take="take" @leave="table = undefined" />
     <template v-else>
       <h3>Bring posts in</h3>
       <p class="soft">A table of posts (CSV), columns in any order, or a line on the earth (GeoJSON).</p>
-      <v-btn class="space" @click="input?.click()">Open a table or a line</v-btn>
-      <input
-        ref="input"
-        type="file"
-        accept=".csv,.txt,.tsv,.json,.geojson,text/csv,application/geo+json"
-        class="visually-hidden"
-        aria-label="Table or line file"
-        tabindex="-1"
-        @change="pick"
-      />
+      <v-btn class="space" @click="dialog.open()">Open a table or a line</v-btn>
       <div class="panel-section">
         <h3>Take the job along</h3>
         <div class="row">

@@ -1,23 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import QuantityField from '~/controls/QuantityField.vue'
 import SiteFacts from './SiteFacts.vue'
 import type { InputError } from '~~/core/errors'
 import type { Command } from '~~/core/edit/commands'
-import { useJobStore } from '~/job/store'
 import { KIND_ITEMS } from '~/job/words'
 
 /** Facts that every post of the line shares. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const line = computed(() => view.line.value!)
-const given = computed(() => store.job!.lines.find(({ id }) => id === line.value.id)!)
+const given = computed(() => session.job!.lines.find(({ id }) => id === line.value.id)!)
 
 type LineKey = Extract<Command, { name: 'setLine' }>['key']
 const set = (key: LineKey, value: unknown): Promise<InputError | undefined> =>
-  store.edit([{ name: 'setLine', line: line.value.id, key, value }])
+  session.edit([{ name: 'setLine', line: line.value.id, key, value }])
 const CORNERS = [
   { key: 'cornerAtStart', says: 'a corner at the start' },
   { key: 'cornerAtEnd', says: 'a corner at the end' },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import PostFacts from './PostFacts.vue'
 import QuantityField from '~/controls/QuantityField.vue'
@@ -8,36 +8,35 @@ import type { InputError } from '~~/core/errors'
 import type { Gate } from '~~/core/document/job'
 import { copyOf, nextPostIds, shareFacts } from '~~/core/document/grow'
 import { groundLevel, rodReading } from '~~/core/setout/levels'
-import { useJobStore } from '~/job/store'
 
 /** One post: where it stands, what it is, what hangs on it. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const post = computed(() => view.post.value!)
-const given = computed(() => store.job!.lines.find(({ id }) => id === view.line.value!.id)!)
+const given = computed(() => session.job!.lines.find(({ id }) => id === view.line.value!.id)!)
 const failure = ref('')
 
 const setPost = (key: 'station' | 'groundLevel' | 'gate', value: unknown): Promise<InputError | undefined> =>
-  store.edit([{ name: 'setPost', ...view.address.value, key, value }])
+  session.edit([{ name: 'setPost', ...view.address.value, key, value }])
 const setGate = (change: Partial<Gate>) => setPost('gate', { ...post.value.gate, ...change })
 
 async function copy(): Promise<void> {
-  const id = nextPostIds(store.job!, view.line.value!.id)(0)
+  const id = nextPostIds(session.job!, view.line.value!.id)(0)
   const value = copyOf(given.value, given.value.posts.find((each) => each.id === post.value.id)!, id)
-  const refused = await store.edit([{ name: 'putPost', line: view.line.value!.id, post: id, value }])
+  const refused = await session.edit([{ name: 'putPost', line: view.line.value!.id, post: id, value }])
   failure.value = refused?.message ?? ''
   if (!refused) view.choose(id)
 }
 async function takeOut(): Promise<void> {
   const { line, post: id } = view.address.value
   const neighbour = view.posts.value[view.index.value === 0 ? 1 : view.index.value - 1]
-  const refused = await store.edit([{ name: 'putPost', line, post: id, value: null }])
+  const refused = await session.edit([{ name: 'putPost', line, post: id, value: null }])
   failure.value = refused ? 'A line keeps at least one post.' : ''
   if (!refused && neighbour) view.choose(neighbour.post.id)
 }
 async function shareWithAll(): Promise<void> {
   const commands = shareFacts(given.value, given.value.posts.find((each) => each.id === post.value.id)!)
-  if (commands.length > 0) failure.value = (await store.edit(commands))?.message ?? ''
+  if (commands.length > 0) failure.value = (await session.edit(commands))?.message ?? ''
 }
 
 /** Ground levels count from a reading at the first post. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { postsFromTape } from '~~/core/document/tapePosts'
 import { computed, ref } from 'vue'
-import { useJobView } from '~/job/useJobView'
+import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import { InputError } from '~~/core/errors'
 import type { Command } from '~~/core/edit/commands'
@@ -9,11 +9,10 @@ import { nextLineId, nextPostIds, sharedFacts } from '~~/core/document/grow'
 import type { Line } from '~~/core/document/job'
 import { spacing } from '~~/core/setout/spacing'
 import { parseTape } from '~~/core/setout/tape'
-import { useJobStore } from '~/job/store'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** Posts by running tape readings, typed or pasted, or by equal bays. */
-const store = useJobStore()
+const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 
@@ -42,11 +41,11 @@ const preview = computed(() => {
 
 /** Stations that have a post already stay as they are. */
 async function addToLine(): Promise<void> {
-  const line = store.job!.lines.find(({ id }) => id === view.line.value!.id)!
+  const line = session.job!.lines.find(({ id }) => id === view.line.value!.id)!
   const stations = new Set(line.posts.map(({ station }) => station))
   const fresh = read.value!.readings.filter(({ station }) => !stations.has(station))
   if (fresh.length === 0) return void (failure.value = 'Every reading has its post already.')
-  const posts = postsFromTape(fresh, sharedFacts(line.posts.at(-1)!), nextPostIds(store.job!, line.id))
+  const posts = postsFromTape(fresh, sharedFacts(line.posts.at(-1)!), nextPostIds(session.job!, line.id))
   const end = Math.max(...posts.map(({ station }) => station))
   await make(
     [
@@ -60,14 +59,14 @@ async function addToLine(): Promise<void> {
   )
 }
 async function makeLine(): Promise<void> {
-  const id = nextLineId(store.job!)
-  const posts = postsFromTape(read.value!.readings, sharedFacts(view.post.value!), nextPostIds(store.job!, id))
+  const id = nextLineId(session.job!)
+  const posts = postsFromTape(read.value!.readings, sharedFacts(view.post.value!), nextPostIds(session.job!, id))
   const { kind, height, gap } = view.line.value!
   const value: Line = { id, kind, height, gap, length: posts.at(-1)!.station, posts }
   await make([{ name: 'putLine', line: id, value }], posts[0]!.id, `Line ${id} with ${posts.length} posts.`)
 }
 async function make(commands: Command[], post: string, words: string): Promise<void> {
-  const refused = await store.edit(commands)
+  const refused = await session.edit(commands)
   failure.value = refused?.message ?? ''
   said.value = refused ? '' : words
   if (refused) return

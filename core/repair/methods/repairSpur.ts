@@ -166,7 +166,7 @@ function standsOf({ post, line, along }: PostContext, spur: SpurPart, hole: Desi
       ],
       edge: 'solid',
       link: 'spur',
-      measures: [heightOf('spur-above', right, above)],
+      measures: [heightOf('spur-above', 'spur above ground', right, above)],
     },
     fixing('lower-fixing', spur.lowerFixing),
     fixing('upper-fixing', spur.upperFixing),

@@ -58,7 +58,7 @@ export const steelPin: RepairMethod = {
           outline: box(-pin.diameter / 2, pin.diameter / 2, -buriedDepth(context), pin.insertion),
           edge: 'solid',
           link: 'pin',
-          measures: [heightOf('pin', along / 2, pin.insertion, 0.1)],
+          measures: [heightOf('pin', 'pin up into the post', along / 2, pin.insertion, 0.1)],
         },
       ],
       cautions: footing ? [] : ['The old footing is not measured: what it holds is not in these figures.'],

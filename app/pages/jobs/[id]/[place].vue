@@ -1,42 +1,37 @@
 <script setup lang="ts">
-import { computed, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, useTemplateRef, watch } from 'vue'
 import { definePageMeta, useRoute, useRouter } from '#imports'
-import { useJobView } from '~/job/useJobView'
-import CausePlace from '~/places/cause/Panel.vue'
-import ConflictPanel from '~/shell/ConflictPanel.vue'
-import FocusDrawing from '~/picture/FocusDrawing.vue'
-import HolePlace from '~/places/hole/Panel.vue'
-import LookPlace from '~/places/look/Panel.vue'
-import OverviewStrip from '~/picture/OverviewStrip.vue'
-import PlaceBar from '~/shell/PlaceBar.vue'
-import RepairPlace from '~/places/repair/Panel.vue'
-import SheetPlace from '~/places/sheet/Panel.vue'
-import TopBar from '~/shell/TopBar.vue'
-import WalkPlace from '~/places/walk/Panel.vue'
 import { useEventListener, useMediaQuery } from '@vueuse/core'
-import { postSummary } from '~~/core/document/summary'
-import { PLACES, type Place } from '~/places'
+import { provideOpenJob } from '~/job/openJob'
+import FocusDrawing from '~/picture/FocusDrawing.vue'
+import OverviewStrip from '~/picture/OverviewStrip.vue'
+import { PLACES, placeOf } from '~/places'
+import ConflictPanel from '~/shell/ConflictPanel.vue'
+import PlaceBar from '~/shell/PlaceBar.vue'
+import TopBar from '~/shell/TopBar.vue'
 import { useJobKeys } from '~/shell/useKeys'
-import { useJobStore } from '~/job/store'
-import { usePhotographsStore } from '~/sync/photographs'
+import { pictures } from '~/sync/device'
+import { postSummary } from '~~/core/document/summary'
 
-// The drawing stays where it is while the places change beside it.
+// One page for each job: the drawing stays where it is while the places change beside it.
 definePageMeta({
   key: (route) => `job-${String(route.params.id)}`,
-  validate: (route) => PLACES.some(({ place }) => place === route.params.place),
+  validate: (route) => PLACES.some(({ key }) => key === route.params.place),
 })
 
-const route = useRoute()
 const router = useRouter()
-const store = useJobStore()
-const photographs = usePhotographsStore()
-const view = useJobView()
-useJobKeys()
+const id = String(useRoute().params.id)
+const open = provideOpenJob(id)
+const { session, view } = open
+useJobKeys(open)
+void session.refresh()
+void pictures.open(id)
+useEventListener('online', session.refresh)
+useEventListener('focus', session.refresh)
 
-const place = computed(() => router.currentRoute.value.params.place as Place | undefined)
-const PANELS = { walk: WalkPlace, look: LookPlace, cause: CausePlace, repair: RepairPlace, hole: HolePlace }
-const panel = computed(() => PANELS[place.value as keyof typeof PANELS])
-const placeName = computed(() => PLACES.find((each) => each.place === place.value)?.name ?? '')
+const place = computed(() => placeOf(router.currentRoute.value.params.place))
+const PANELS = new Map(PLACES.map(({ key, panel }) => [key, defineAsyncComponent(panel)]))
+const panel = computed(() => PANELS.get(place.value?.key ?? ''))
 const onPhone = useMediaQuery('(max-width: 760px)')
 
 const overview = computed(() => view.line.value?.posts.map(postSummary) ?? [])
@@ -52,36 +47,16 @@ function choose(index: number): void {
 
 const panelFrame = useTemplateRef<HTMLElement>('panelFrame')
 watch(place, () => panelFrame.value?.scrollTo({ top: 0 }))
-watch(
-  () => route.params.id,
-  (id) => {
-    if (!id) return
-    void store.open(String(id))
-    void photographs.open(String(id)).then(photographs.send)
-  },
-  { immediate: true },
-)
-function refresh(): void {
-  void store.refresh()
-  void photographs.send()
-}
-useEventListener('online', refresh)
-useEventListener('focus', refresh)
-// A signal that came back for the edits is there for the pictures too.
-watch(
-  () => store.reachable,
-  (reachable) => reachable && void photographs.send(),
-)
 </script>
 
 <template>
   <div class="job-screen">
-    <p v-if="store.failure && !store.job" class="failure" role="alert">
-      {{ store.failure }} <NuxtLink to="/">Back to the jobs</NuxtLink>
+    <p v-if="session.failure && !session.job" class="failure" role="alert">
+      {{ session.failure }} <NuxtLink to="/">Back to the jobs</NuxtLink>
     </p>
-    <p v-else-if="!store.job" class="failure" role="status">Opening the job …</p>
+    <p v-else-if="!session.job" class="failure" role="status">Opening the job …</p>
     <template v-else-if="view.post.value">
-      <TopBar :place="placeName" />
+      <TopBar :place="place?.name ?? ''" />
       <OverviewStrip
         class="strip no-print"
         :posts="overview"
@@ -91,11 +66,11 @@ watch(
         :height="onPhone ? 40 : 78"
         @choose="choose"
       />
-      <PlaceBar v-if="place" :place="place" />
-      <SheetPlace v-if="place === 'sheet'" />
+      <PlaceBar v-if="place" :place="place.key" />
+      <component :is="panel" v-if="place?.draws === 'own-page'" />
       <main v-else class="work">
-        <FocusDrawing class="drawing" :building="place === 'walk'" />
-        <div ref="panelFrame" class="panel" :data-place="place">
+        <FocusDrawing class="drawing" :building="place?.draws === 'building'" />
+        <div ref="panelFrame" class="panel" :data-place="place?.key">
           <ConflictPanel />
           <component :is="panel" />
         </div>

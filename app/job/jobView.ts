@@ -1,37 +1,39 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from '#imports'
-import { createSharedComposable } from '@vueuse/core'
-import { resolveJob, type ResolvedLine, type ResolvedPost } from '~~/core/resolve/resolve'
+import { placeOf } from '~/places'
+import { methodDetail } from '~~/core/plan/detail'
 import { planner } from '~~/core/plan/plan'
 import type { MethodPlan, PostPlan } from '~~/core/plan/types'
+import { resolveJob, type ResolvedLine, type ResolvedPost } from '~~/core/resolve/resolve'
 import { tables } from '~~/data/tables'
-import { useJobStore } from './store'
+import type { JobSession } from './session'
 
-const planJob = planner(tables)
 /** What a post is, is asked in Walk. */
 const FACTS = ['material', 'duty', 'ageYears']
-const AS_IT_STANDS = ['walk', 'look', 'cause']
 
 /**
- * The chosen post with its line and figures, for every place of the work. The choice stands in
- * the address, so that it survives a reload and can be handed on.
+ * The chosen post of an open job with its line and figures, for every place of the work. The choice stands in the
+ * address, so that it survives a reload and can be handed on.
  */
-export const useJobView = createSharedComposable(() => {
-  const store = useJobStore()
+export function createJobView(session: Pick<JobSession, 'id' | 'job'>) {
   const router = useRouter()
   const route = router.currentRoute
+  const planJob = planner(tables)
 
-  const resolved = computed(() => store.job && resolveJob(store.job, tables))
-  const plan = computed(() => store.job && planJob(store.job))
+  const resolved = computed(() => session.job.value && resolveJob(session.job.value, tables))
+  const plan = computed(() => session.job.value && planJob(session.job.value))
 
   const posts = computed(
     () => resolved.value?.lines.flatMap((line) => line.posts.map((post) => ({ line, post }))) ?? [],
   )
   /** Set at once: two quick steps must not both start from the address, which follows later. */
   const chosenId = ref<unknown>()
-  watch([() => route.value.params.id, () => route.value.query.post], () => (chosenId.value = route.value.query.post), {
-    immediate: true,
-  })
+  watch(
+    () => [route.value.params.id, route.value.query.post] as const,
+    // The address of another job does not speak of a post of this one.
+    ([id, wanted]) => (id === session.id ? (chosenId.value = wanted) : undefined),
+    { immediate: true },
+  )
   const index = computed(() =>
     Math.max(
       0,
@@ -47,15 +49,25 @@ export const useJobView = createSharedComposable(() => {
 
   /** A method looked at but not yet taken. */
   const previewed = ref<string>()
-  /** Looked at, else taken, else the one that would be proposed. */
+  const taken = computed(() => post.value?.repair?.method)
   const methodInHand = computed<MethodPlan | undefined>(() => {
-    const wanted = previewed.value ?? postPlan.value?.recommended.method
+    const wanted = previewed.value ?? taken.value ?? postPlan.value?.recommended.method
     return postPlan.value?.methods.find((method) => method.method === wanted)
   })
+  /** What only one screen wants of it: steps, parts and what stands where. */
+  const detail = computed(() => {
+    const method = methodInHand.value
+    return session.job.value && post.value && method
+      ? methodDetail(session.job.value, tables, post.value.id, method.method)
+      : undefined
+  })
   /** What the drawing shows of it: before the choice of a repair the post is drawn as it stands. */
-  const drawnMethod = computed(() =>
-    AS_IT_STANDS.includes(String(route.value.params.place)) ? undefined : methodInHand.value,
-  )
+  const drawnRepair = computed(() => {
+    const method = methodInHand.value
+    const place = placeOf(route.value.params.place)
+    if (!method || !detail.value || place?.draws === 'as-it-stands' || place?.draws === 'building') return undefined
+    return { method, stands: detail.value.stands, weakest: method.links.find(({ link }) => link === method.weakest) }
+  })
   watch(
     () => post.value?.id,
     () => (previewed.value = undefined),
@@ -70,7 +82,7 @@ export const useJobView = createSharedComposable(() => {
     if (next) choose(next.post.id)
   }
   function goTo(place: string): void {
-    void router.push({ path: `/jobs/${store.id}/${place}`, query: { ...route.value.query, post: post.value?.id } })
+    void router.push({ path: `/jobs/${session.id}/${place}`, query: { ...route.value.query, post: post.value?.id } })
   }
 
   /** A reading that somebody wants to see or make; Look brings it into sight. */
@@ -93,8 +105,10 @@ export const useJobView = createSharedComposable(() => {
     postPlan,
     assumed,
     previewed,
+    taken,
     methodInHand,
-    drawnMethod,
+    detail,
+    drawnRepair,
     asked,
     ask,
     address,
@@ -102,4 +116,5 @@ export const useJobView = createSharedComposable(() => {
     walk,
     goTo,
   }
-})
+}
+export type JobView = ReturnType<typeof createJobView>

@@ -1,0 +1,25 @@
+<script setup lang="ts" generic="T extends string">
+/** Parts of one place, one of them shown; the slot shows it. */
+defineProps<{ label: string; tabs: readonly { value: T; words: string }[] }>()
+const shown = defineModel<T>({ required: true })
+</script>
+
+<template>
+  <v-tabs v-model="shown" class="part-tabs no-print" :aria-label="label" grow>
+    <v-tab v-for="tab in tabs" :key="tab.value" :value="tab.value">{{ tab.words }}</v-tab>
+  </v-tabs>
+  <v-tabs-window v-model="shown" class="shown" :touch="false">
+    <v-tabs-window-item v-for="tab in tabs" :key="tab.value" :value="tab.value" :transition="false">
+      <slot v-if="tab.value === shown" />
+    </v-tabs-window-item>
+  </v-tabs-window>
+</template>
+
+<style scoped>
+.part-tabs {
+  border-bottom: 1.5px solid var(--ink);
+}
+.shown {
+  overflow: visible;
+}
+</style>

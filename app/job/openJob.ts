@@ -1,0 +1,41 @@
+import { inject, onScopeDispose, provide, proxyRefs, shallowRef, type InjectionKey, type ShallowUnwrapRef } from 'vue'
+import { api } from '~/sync/api'
+import { edits, queue, storage } from '~/sync/device'
+import { tables } from '~~/data/tables'
+import { createJobView, type JobView } from './jobView'
+import { openSession, type JobSession } from './session'
+
+/** A job that is open, with the post that is looked at. */
+export interface OpenJob {
+  session: ShallowUnwrapRef<JobSession>
+  view: JobView
+}
+
+const OPEN_JOB: InjectionKey<OpenJob> = Symbol('open job')
+/** For what stands outside of the job's page: the finder, the keys. */
+const inHand = shallowRef<OpenJob>()
+
+/** Opens a job for a page and all within it; it is closed when the page goes. */
+export function provideOpenJob(id: string): OpenJob {
+  const session = openSession(id, { storage, queue, edits, api, tables })
+  const open: OpenJob = { session: proxyRefs(session), view: createJobView(session) }
+  provide(OPEN_JOB, open)
+  inHand.value = open
+  onScopeDispose(() => {
+    session.close()
+    // The page of the next job may be there already.
+    if (inHand.value === open) inHand.value = undefined
+  })
+  return open
+}
+
+function useOpenJob(): OpenJob {
+  const open = inject(OPEN_JOB)
+  if (!open) throw new Error('This belongs into the page of a job')
+  return open
+}
+
+/** The open job that a component stands in: whatever is opened later, its edits go there. */
+export const useJobSession = () => useOpenJob().session
+export const useJobView = () => useOpenJob().view
+export const useJobInHand = () => inHand

@@ -1,0 +1,219 @@
+import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
+import type { Job } from '~~/core/document/job'
+import { applyCommands, inverseOfAll } from '~~/core/edit/apply'
+import type { VersionedBatch } from '~~/core/edit/batch'
+import { checkEdit } from '~~/core/edit/check'
+import type { Command } from '~~/core/edit/commands'
+import { rebase, type Conflict } from '~~/core/edit/rebase'
+import { InputError } from '~~/core/errors'
+import type { Tables } from '~~/core/tables/tables'
+import { Refusal, type Api } from '~/sync/api'
+import { EDITS, withWaiting, type EditsNews, type EditsSender } from '~/sync/edits'
+import { newIdentity } from '~/sync/identity'
+import type { Queue } from '~/sync/queue'
+import { plain, type DeviceStorage } from '~/sync/storage'
+
+/** Edits that can be taken back. */
+const STEPS_BACK = 200
+
+/**
+ * One open job: what the server has, what waits to be sent on top of it, and the way back. Each job that is opened has
+ * a session of its own, so that nothing of one can come into another.
+ *
+ * An edit is shown at once, then kept on this device, then sent in order. `saved` is said only of what the server has
+ * confirmed.
+ */
+export interface JobSession {
+  readonly id: string
+  /** Absent until it is opened. */
+  job: ShallowRef<Job | undefined>
+  version: Ref<number>
+  /** Batches that the server does not have yet. */
+  waiting: ShallowRef<readonly VersionedBatch[]>
+  /** Edits of one key from both sides, for a person to choose from. */
+  conflicts: ShallowRef<readonly Conflict[]>
+  saveSign: ComputedRef<'conflict' | 'waiting' | 'saved'>
+  /** Why the job could not be opened. */
+  failure: Ref<string>
+  /** Why an edit was not accepted, or could not be taken back. */
+  refused: Ref<string>
+  /** Others' edits have come in beside ours. */
+  merged: Ref<boolean>
+  /** The device's own copy is shown; the server's is being asked for. */
+  opened: Promise<void>
+  /** Takes the server's copy if it has moved on and nothing waits here. */
+  refresh: () => Promise<void>
+  /** @returns what is wrong with the edit, in which case nothing has changed */
+  edit: (commands: readonly Command[]) => Promise<InputError | undefined>
+  undo: () => Promise<void>
+  redo: () => Promise<void>
+  /** @param keep whose value stands */
+  resolve: (conflict: Conflict, keep: 'mine' | 'theirs') => Promise<void>
+  close: () => void
+}
+
+/** What a session works with: the device's own, or a test's. */
+export interface SessionNeeds {
+  storage: DeviceStorage
+  queue: Pick<Queue, 'put' | 'reachable' | 'wake'>
+  edits: Pick<EditsSender, 'listen'>
+  api: Pick<Api, 'readJob'>
+  tables: Tables
+}
+
+export function openSession(id: string, { storage, queue, edits, api, tables }: SessionNeeds): JobSession {
+  const job = shallowRef<Job>()
+  const version = ref(0)
+  const waiting = shallowRef<readonly VersionedBatch[]>([])
+  const conflicts = shallowRef<readonly Conflict[]>([])
+  const failure = ref('')
+  const refused = ref('')
+  const merged = ref(false)
+  const undoSteps = shallowRef<Command[][]>([])
+  const redoSteps = shallowRef<Command[][]>([])
+  let base: Job | undefined
+  let isClosed = false
+
+  const saveSign = computed(() => {
+    if (conflicts.value.length > 0) return 'conflict'
+    return waiting.value.length > 0 ? 'waiting' : 'saved'
+  })
+
+  /** The server has this version; what waits goes on top. */
+  function stand(document: Job, at: number): void {
+    base = document
+    version.value = at
+    job.value = withWaiting(document, waiting.value)
+  }
+
+  function hear(news: EditsNews): void {
+    switch (news.what) {
+      case 'taken':
+        waiting.value = waiting.value
+          .filter((batch) => batch.id !== news.batch)
+          .map((batch) => (batch.version < news.at ? { ...batch, version: news.at } : batch))
+        return stand(news.job, news.version)
+      case 'merged': {
+        const { clean, conflicts: met } = rebase(waiting.value, news.theirs)
+        waiting.value = clean.map((batch) => ({ ...batch, version: news.version }))
+        conflicts.value = [...conflicts.value, ...met]
+        merged.value = true
+        return stand(news.job, news.version)
+      }
+      case 'refused':
+        refused.value = news.why
+        waiting.value = waiting.value.filter((batch) => batch.id !== news.batch)
+        if (base) stand(base, version.value)
+    }
+  }
+  const stopListening = edits.listen(id, hear)
+
+  async function open(): Promise<void> {
+    const [kept, rows, choices, wayBack] = await storage.transaction(
+      'r',
+      [storage.jobs, storage.outbox, storage.conflicts, storage.wayBack],
+      () =>
+        Promise.all([
+          storage.jobs.get(id),
+          storage.outbox.where({ kind: EDITS, topic: id }).sortBy('order'),
+          storage.conflicts.get(id),
+          storage.wayBack.get(id),
+        ]),
+    )
+    waiting.value = rows.map(({ body }) => body as VersionedBatch)
+    conflicts.value = choices?.conflicts ?? []
+    undoSteps.value = wayBack?.undo ?? []
+    redoSteps.value = wayBack?.redo ?? []
+    if (kept) stand(kept.job, kept.version)
+  }
+  const opened = open()
+
+  async function refresh(): Promise<void> {
+    await opened
+    if (waiting.value.length > 0 && base) return queue.wake()
+    try {
+      const read = await api.readJob(id)
+      queue.reachable.value = true
+      failure.value = ''
+      // An edit made while the answer was on its way stands on the version before it: its own sending merges.
+      if (isClosed || (base && (waiting.value.length > 0 || read.version <= version.value))) return
+      stand(read.job, read.version)
+      await storage.jobs.put({ id, version: read.version, job: plain(read.job) })
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error
+      queue.reachable.value = !error.passing
+      if (!job.value) failure.value = error.message
+    }
+  }
+
+  async function edit(commands: readonly Command[]): Promise<InputError | undefined> {
+    const before = job.value
+    if (!before) return undefined
+    const error = checkEdit(before, commands, tables)
+    if (error) return error
+    const inverse = inverseOfAll(before, commands)
+    undoSteps.value = [...undoSteps.value, inverse].slice(-STEPS_BACK)
+    redoSteps.value = []
+    await enqueue(commands)
+    return undefined
+  }
+
+  /** Shown at once; sent when this device has kept it; called saved after the server's answer. */
+  async function enqueue(commands: readonly Command[]): Promise<void> {
+    const batch: VersionedBatch = { id: newIdentity(), version: version.value, commands: plain([...commands]) }
+    job.value = applyCommands(job.value!, batch.commands)
+    waiting.value = [...waiting.value, batch]
+    await Promise.all([queue.put(EDITS, id, batch, batch.id), keepWayBack()])
+  }
+
+  async function step(from: typeof undoSteps, to: typeof redoSteps): Promise<void> {
+    const commands = from.value[from.value.length - 1]
+    const now = job.value
+    if (!commands || !now) return
+    from.value = from.value.slice(0, -1)
+    const error = checkEdit(now, commands, tables)
+    if (error) {
+      // Others took away what it speaks of: said once, and the step before it is next.
+      refused.value = `That step cannot be taken any more: ${error.message}.`
+      return keepWayBack()
+    }
+    to.value = [...to.value, inverseOfAll(now, commands)]
+    await enqueue(commands)
+  }
+
+  const keepWayBack = async () =>
+    void (await storage.wayBack.put({ jobId: id, undo: plain(undoSteps.value), redo: plain(redoSteps.value) }))
+
+  async function resolve(conflict: Conflict, keep: 'mine' | 'theirs'): Promise<void> {
+    const error = keep === 'mine' ? await edit([conflict.mine]) : undefined
+    if (error) {
+      // What cannot be done is not forgotten: the choice stays open.
+      refused.value = error.message
+      return
+    }
+    conflicts.value = conflicts.value.filter((each) => each !== conflict)
+    await storage.conflicts.put({ jobId: id, conflicts: plain([...conflicts.value]) })
+  }
+
+  return {
+    id,
+    job,
+    version,
+    waiting,
+    conflicts,
+    saveSign,
+    failure,
+    refused,
+    merged,
+    opened,
+    refresh,
+    edit,
+    undo: () => step(undoSteps, redoSteps),
+    redo: () => step(redoSteps, undoSteps),
+    resolve,
+    close() {
+      isClosed = true
+      stopListening()
+    },
+  }
+}

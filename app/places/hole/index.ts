@@ -1,0 +1,10 @@
+import type { Place } from '../place'
+
+export const hole: Place = {
+  key: 'hole',
+  name: 'Hole',
+  digit: '5',
+  says: 'depth, width, bags and water',
+  draws: 'repaired',
+  panel: () => import('./Panel.vue'),
+}

@@ -1,0 +1,17 @@
+import type { Component } from 'vue'
+
+/** One place of the work. Adding one is a folder, and one line in the list of places. */
+export interface Place {
+  /** Stands in the address. */
+  key: string
+  name: string
+  /** The key that opens it. */
+  digit: string
+  says: string
+  /**
+   * What the drawing beside it shows: the post as it stands, the line with its bays measured out, the post with the
+   * repair in hand. A place with a page of its own draws there, with the repair.
+   */
+  draws: 'as-it-stands' | 'building' | 'repaired' | 'own-page'
+  panel: () => Promise<{ default: Component }>
+}

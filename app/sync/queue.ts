@@ -1,0 +1,166 @@
+import pRetry from 'p-retry'
+import { ref, shallowRef, type Ref } from 'vue'
+import { Refusal } from './api'
+import { newIdentity } from './identity'
+import type { DeviceStorage, Outgoing } from './storage'
+
+/**
+ * How one kind of thing is sent. It may be sent twice, when an answer is lost; the server takes it once.
+ */
+export interface Sender<Body> {
+  kind: string
+  /** @throws Refusal */
+  send: (topic: string, body: Body) => Promise<void>
+  /** The server would not have it; it lies in the tray then. */
+  refused: (topic: string, body: Body, why: Refusal) => Promise<void>
+}
+
+export interface Pauses {
+  /** Between tries while the server does not answer, ms. */
+  first: number
+  longest: number
+}
+const PAUSES: Pauses = { first: 500, longest: 8_000 }
+
+/** One queue for all that waits to be sent, of every job, open or not. */
+export interface Queue {
+  /** Keeps it on the device, then sends it in its turn. @returns once the device has it */
+  put: (kind: string, topic: string, body: unknown, id?: string) => Promise<void>
+  /** How much waits, by kind and topic; what is just being kept counts. */
+  waiting: (kind: string, topic?: string) => number
+  /** Whether the server answered the last time. */
+  reachable: Ref<boolean>
+  /** Tries at once all that waits: there is a signal again, perhaps. */
+  wake: () => Promise<void>
+  /** Everything that can be sent now has been. For tests, and for whoever closes the application. */
+  idle: () => Promise<void>
+}
+
+const laneOf = ({ kind, topic }: Pick<Outgoing, 'kind' | 'topic'>) => `${kind} ${topic}`
+
+export function createQueue(
+  storage: DeviceStorage,
+  senders: readonly Sender<never>[],
+  pauses: Pauses = PAUSES,
+): Queue {
+  const byKind = new Map(senders.map((sender) => [sender.kind, sender as Sender<unknown>]))
+  const reachable = ref(true)
+  /** By lane: what is on the device, and what is on its way there. */
+  const kept = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const arriving = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const lanes = new Map<string, Promise<void>>()
+  let waits = new AbortController()
+
+  async function put(kind: string, topic: string, body: unknown, id = newIdentity()): Promise<void> {
+    const lane = laneOf({ kind, topic })
+    arriving.value = counted(arriving.value, lane, 1)
+    try {
+      await storage.outbox.add({ id, kind, topic, body })
+      await recount()
+    } finally {
+      arriving.value = counted(arriving.value, lane, -1)
+    }
+    void run(kind, topic)
+  }
+
+  /** Sends what waits in one lane, oldest first. A lane runs once at a time. */
+  function run(kind: string, topic: string): Promise<void> {
+    const lane = laneOf({ kind, topic })
+    const running = lanes.get(lane)
+    if (running) return running
+    const started = sendAll(kind, topic).finally(() => lanes.delete(lane))
+    lanes.set(lane, started)
+    return started
+  }
+
+  async function sendAll(kind: string, topic: string): Promise<void> {
+    for (;;) {
+      const { signal } = waits
+      try {
+        const sent = await pRetry(() => sendFirst(kind, topic), {
+          retries: Infinity,
+          minTimeout: pauses.first,
+          maxTimeout: pauses.longest,
+          factor: 2,
+          signal,
+          shouldRetry: ({ error }) => error instanceof Refusal && error.passing,
+          onFailedAttempt: () => void (reachable.value = false),
+        })
+        if (!sent) return
+      } catch (error) {
+        // Woken while it waited: it tries again at once.
+        if (!signal.aborted) throw error
+      }
+    }
+  }
+
+  /** @returns false when nothing waits */
+  async function sendFirst(kind: string, topic: string): Promise<boolean> {
+    // Read anew for each try: a merge may have changed it meanwhile.
+    const [row] = await storage.outbox.where({ kind, topic }).sortBy('order')
+    if (!row) return false
+    const sender = byKind.get(kind)!
+    try {
+      await sender.send(topic, row.body)
+      await storage.outbox.delete(row.order!)
+    } catch (error) {
+      if (!(error instanceof Refusal) || error.passing) throw error
+      await putAside(row, error)
+      await sender.refused(topic, row.body, error)
+    }
+    reachable.value = true
+    await recount()
+    return true
+  }
+
+  /** What the server will not have is not sent for ever, and is not lost either. */
+  const putAside = (row: Outgoing, { message }: Refusal) =>
+    storage.transaction('rw', storage.outbox, storage.tray, async () => {
+      const { order, ...rest } = row
+      await storage.tray.add({ ...rest, why: message })
+      await storage.outbox.delete(order!)
+    })
+
+  async function recount(): Promise<void> {
+    const rows = (await storage.outbox.orderBy('[kind+topic]').keys()) as unknown as [string, string][]
+    const counts = new Map<string, number>()
+    for (const [kind, topic] of rows) {
+      const lane = laneOf({ kind, topic })
+      counts.set(lane, (counts.get(lane) ?? 0) + 1)
+    }
+    kept.value = counts
+  }
+
+  function waiting(kind: string, topic?: string): number {
+    let count = 0
+    for (const counts of [kept.value, arriving.value]) {
+      for (const [lane, many] of counts) {
+        const [ofKind, ...rest] = lane.split(' ')
+        if (ofKind === kind && (topic === undefined || rest.join(' ') === topic)) count += many
+      }
+    }
+    return count
+  }
+
+  async function wake(): Promise<void> {
+    waits.abort()
+    waits = new AbortController()
+    await recount()
+    for (const lane of kept.value.keys()) {
+      const [kind, ...rest] = lane.split(' ')
+      void run(kind!, rest.join(' '))
+    }
+  }
+
+  const idle = async () => {
+    await wake()
+    await Promise.all(lanes.values())
+  }
+  return { put, waiting, reachable, wake, idle }
+}
+
+function counted(counts: ReadonlyMap<string, number>, lane: string, by: number): Map<string, number> {
+  const changed = new Map(counts)
+  changed.set(lane, (changed.get(lane) ?? 0) + by)
+  return changed
+}
