@@ -11,6 +11,8 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'unit',
+          // A machine under load is slow, not wrong.
+          testTimeout: 60_000,
           include: [
             'core/**/*.test.ts',
             'data/**/*.test.ts',

@@ -1,4 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
+import { parseArgs } from 'node:util'
+import Papa from 'papaparse'
 import { calculate, calculations } from '../core/calc/registry'
 import { InputError, requireChoice } from '../core/errors'
 import { jobGeoJson } from '../core/exchange/geojson'
@@ -52,15 +54,11 @@ async function answer([command, ...rest]: readonly string[], terminal: Terminal)
 const FORMATS = ['csv', 'geojson'] as const
 
 /** A job in another form, on standard output or in a file. */
-async function convert([path, ...options]: readonly string[], terminal: Terminal): Promise<string> {
-  const option = (name: string) => {
-    const at = options.indexOf(name)
-    return at < 0 ? undefined : options[at + 1]
-  }
-  const format = requireChoice('--to', option('--to'), FORMATS)
+async function convert(words: readonly string[], terminal: Terminal): Promise<string> {
+  const { path, to, out } = convertWords(words)
+  const format = requireChoice('--to', to, FORMATS)
   const job = await readJobFile(path, terminal)
-  const text = format === 'csv' ? csv(postsTable(job)) : json(jobGeoJson(job))
-  const out = option('--out')
+  const text = format === 'csv' ? `${Papa.unparse(postsTable(job), { newline: '\n' })}\n` : json(jobGeoJson(job))
   if (out === undefined) return text
   try {
     writeFileSync(out, text)
@@ -70,13 +68,18 @@ async function convert([path, ...options]: readonly string[], terminal: Terminal
   return ''
 }
 
-/** Cells with a comma, a quote or a line's end in them are quoted, RFC 4180. */
-const csv = (rows: readonly (readonly string[])[]): string =>
-  rows
-    .map(
-      (row) => `${row.map((cell) => (/[",\n\r]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell)).join(',')}\n`,
-    )
-    .join('')
+function convertWords(words: readonly string[]): { path?: string; to?: string; out?: string } {
+  try {
+    const { values, positionals } = parseArgs({
+      args: [...words],
+      options: { to: { type: 'string' }, out: { type: 'string' } },
+      allowPositionals: true,
+    })
+    return { path: positionals[0], ...values }
+  } catch (error) {
+    throw new InputError('convert', words.join(' '), `${USAGE} (${(error as Error).message.split('\n')[0]})`)
+  }
+}
 
 async function readJobFile(path: string | undefined, terminal: Terminal): Promise<Job> {
   if (path === undefined) throw new InputError('JOB.json', path, 'the path of a job file, or -')

@@ -58,16 +58,17 @@ async function take(): Promise<void> {
     <label :for="id">{{ label }}</label>
     <div class="parts">
       <v-btn :aria-label="`${label}: less`" @click="move(-step)">−</v-btn>
-      <input
+      <v-text-field
         :id="id"
         class="measure"
-        :value="shown"
+        :model-value="shown"
         :placeholder="assumed === undefined ? 'not yet' : preferences.show(assumed)"
+        hide-details
         autocomplete="off"
         inputmode="text"
-        :aria-invalid="!!error"
+        :error="error !== ''"
         :aria-describedby="error ? `${id}-error` : undefined"
-        @input="typed = ($event.target as HTMLInputElement).value"
+        @update:model-value="typed = $event"
         @change="take"
         @keydown.enter="take"
       />
@@ -93,24 +94,19 @@ label {
   padding: 0;
   min-width: 0;
 }
-input {
-  border: 1.5px solid var(--ink);
+.parts :deep(input) {
   text-align: center;
+  font-family: var(--measure);
+  font-weight: 600;
   font-size: 24px;
-  width: 100%;
-  color: var(--ink);
-  background: var(--paper);
-  height: 48px;
+  padding: 0 6px;
 }
-.unset input {
-  border-style: dashed;
+.unset :deep(.v-field__outline) {
+  --v-field-border-opacity: 0.38;
 }
-input::placeholder {
+.parts :deep(input::placeholder) {
   color: var(--soft-ink);
   opacity: 1;
   font-size: 18px;
-}
-input[aria-invalid='true'] {
-  border: 2.5px solid var(--error);
 }
 </style>

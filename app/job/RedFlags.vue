@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
+import { useForm } from 'vee-validate'
+import { object, string } from 'yup'
 import { useJobSession, useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 
@@ -9,19 +11,18 @@ const view = useJobView()
 const preferences = usePreferencesStore()
 const diagnosis = computed(() => view.postPlan.value!.diagnosis)
 const cleared = computed(() => view.post.value!.judgement?.cleared)
-const note = ref('')
-const error = ref('')
+const form = useForm({
+  initialValues: { note: '' },
+  validationSchema: object({ note: string().trim().required('Say who was asked, or what was done.') }),
+})
+const [note] = form.defineField('note', { validateOnModelUpdate: false })
 
-async function clear(): Promise<void> {
-  if (note.value.trim() === '') {
-    error.value = 'Say who was asked, or what was done.'
-    return
-  }
-  const value = { note: note.value.trim(), ...preferences.signed() }
+const clear = form.handleSubmit(async (said) => {
+  const value = { note: said.note.trim(), ...preferences.signed() }
   const refused = await session.edit([{ name: 'setJudgement', ...view.address.value, key: 'cleared', value }])
-  error.value = refused?.message ?? ''
-  if (!refused) note.value = ''
-}
+  if (refused) form.setFieldError('note', refused.message)
+  else form.resetForm()
+})
 const takeBack = () => session.edit([{ name: 'setJudgement', ...view.address.value, key: 'cleared', value: null }])
 </script>
 
@@ -34,7 +35,7 @@ const takeBack = () => session.edit([{ name: 'setJudgement', ...view.address.val
       <v-btn variant="text" @click="takeBack">Take it back</v-btn>
     </p>
     <form v-else class="row" novalidate @submit.prevent="clear">
-      <v-text-field v-model="note" label="It is in hand, because" :error-messages="error ? [error] : []" />
+      <v-text-field v-model="note" label="It is in hand, because" :error-messages="form.errors.value.note" />
       <v-btn type="submit">Go on</v-btn>
     </form>
   </div>

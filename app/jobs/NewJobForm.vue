@@ -1,14 +1,19 @@
 <script setup lang="ts">
-import { JOB_FORMAT, JOB_VERSION } from '~~/core/document/vocabulary'
-import { reactive, ref, shallowRef, useTemplateRef } from 'vue'
-import PostsTable from '~/exchange/PostsTable.vue'
-import type { InputError } from '~~/core/errors'
-import type { Refusal } from '~/sync/api'
-import { api } from '~/sync/api'
-import { parseTape } from '~~/core/setout/tape'
+import { computed, ref, shallowRef } from 'vue'
+import { useFileDialog } from '@vueuse/core'
+import { useForm } from 'vee-validate'
+import { object } from 'yup'
+import { readWith } from '~/controls/forms'
 import { readPostsFile, type TableFile } from '~/exchange/files'
+import PostsTable from '~/exchange/PostsTable.vue'
 import { usePreferencesStore } from '~/session/preferences'
-import { type Job, type Line } from '~~/core/document/job'
+import { api, type Refusal } from '~/sync/api'
+import type { Job, Line } from '~~/core/document/job'
+import { newJobSchema, type NewJob } from '~~/core/document/newJob'
+import { JOB_FORMAT, JOB_VERSION } from '~~/core/document/vocabulary'
+import { LARGEST } from '~~/core/limits'
+import { readBy } from '~~/core/schema/violations'
+import { parseTape } from '~~/core/setout/tape'
 
 /** Ways into a job: make one with a straight line, or open a job file, a table of posts or a line on the earth. */
 const emit = defineEmits<{ made: [id: string] }>()
@@ -18,46 +23,50 @@ const open = ref(false)
 const busy = ref(false)
 const failure = ref('')
 const table = shallowRef<TableFile>()
-const form = reactive({ name: '', tape: '7 x 2.4 m', height: '1.8 m' })
-const errors = reactive<Record<string, string>>({})
-const file = useTemplateRef<HTMLInputElement>('file')
+const dialog = useFileDialog({
+  accept: '.json,.csv,.tsv,.txt,.geojson,application/json,text/csv',
+  multiple: false,
+  reset: true,
+})
 
-const FIELDS = {
-  name: 'What is it called?',
-  tape: 'Posts: tape readings, or bays',
-  height: 'Height of the fence',
-} as const
-const LARGEST_FILE = 5e6
+const FIELDS = [
+  { key: 'name', label: 'What is it called?' },
+  { key: 'tape', label: 'Posts: tape readings, or bays' },
+  { key: 'height', label: 'Height of the fence' },
+] as const
 const GEOJSON = /"type"\s*:\s*"(FeatureCollection|Feature|LineString)"/
 
-/** A field read by the core; what it refuses is said at the field. */
-function read<T>(key: keyof typeof form, reader: () => T): T | undefined {
-  try {
-    return reader()
-  } catch (error) {
-    errors[key] = (error as InputError).message
-    return undefined
-  }
-}
+const readPart = (part: Partial<NewJob>): Partial<NewJob> =>
+  readBy(newJobSchema.pick(Object.keys(part) as (keyof NewJob)[]), part, 'form')
+const parseHeight = (text: string) => preferences.parse(text, 'height')
+const form = useForm({
+  initialValues: { name: '', tape: '7 x 2.4 m', height: '1.8 m' },
+  validationSchema: computed(() =>
+    object({
+      name: readWith((name) => readPart({ name })),
+      tape: readWith((text) => parseTape(text, preferences.units)),
+      height: readWith((text) => readPart({ height: parseHeight(text) })),
+    }),
+  ),
+})
+// Said when somebody has done with a field, not while they type.
+const fields = Object.fromEntries(
+  FIELDS.map(({ key }) => [key, form.defineField(key, { validateOnModelUpdate: false, validateOnChange: true })]),
+)
 
-async function make(): Promise<void> {
-  for (const key of Object.keys(errors)) Reflect.deleteProperty(errors, key)
-  read('tape', () => parseTape(form.tape, preferences.units))
-  const height = read('height', () => preferences.parse(form.height, 'height'))
-  if (height === undefined || Object.keys(errors).length > 0) return
-  const wanted = { name: form.name, tape: form.tape, units: preferences.units, height }
+const make = form.handleSubmit(async ({ height: tall, ...values }) => {
+  const wanted = { ...values, units: preferences.units, height: parseHeight(tall) }
   await tell(async () => emit('made', (await api.createJob(wanted)).id))
-}
+})
 
 /** A job file is opened as it is; a table of posts or a line on the earth becomes a new job. */
-async function pick(): Promise<void> {
-  const [picked] = file.value?.files ?? []
+dialog.onChange(async (files) => {
+  const [picked] = files ?? []
   if (!picked) return
-  file.value!.value = ''
   failure.value = ''
   table.value = undefined
-  if (picked.size > LARGEST_FILE) {
-    failure.value = `${picked.name} has ${(picked.size / 1e6).toFixed(0)} MB; a job file has 5 MB at most.`
+  if (picked.size > LARGEST.document) {
+    failure.value = `${picked.name} has ${(picked.size / 1e6).toFixed(0)} MB; a job file has ${LARGEST.document / 1e6} MB at most.`
     return
   }
   const text = await picked.text()
@@ -71,7 +80,7 @@ async function pick(): Promise<void> {
   } catch (error) {
     failure.value = (error as Error).message
   }
-}
+})
 function makeOf(lines: Line[], name: string): Promise<void> {
   const job: Job = { format: JOB_FORMAT, version: JOB_VERSION, name: name.replace(/\.\w+$/, ''), lines }
   return tell(async () => emit('made', (await api.importJob(JSON.stringify(job))).id), name)
@@ -85,7 +94,8 @@ async function tell(request: () => Promise<void>, subject = ''): Promise<void> {
     await request()
   } catch (error) {
     const { message, body } = error as Refusal
-    if (!subject && body.key && body.key in FIELDS) errors[body.key] = message
+    const field = FIELDS.find(({ key }) => key === body.key)?.key
+    if (!subject && field) form.setFieldError(field, message)
     else failure.value = subject ? `${subject} was not opened: ${message}` : message
   } finally {
     busy.value = false
@@ -96,16 +106,7 @@ async function tell(request: () => Promise<void>, subject = ''): Promise<void> {
 <template>
   <div class="ways">
     <v-btn variant="flat" color="primary" :aria-expanded="open" @click="open = !open">New job</v-btn>
-    <v-btn :loading="busy" @click="file?.click()">Open a file</v-btn>
-    <input
-      ref="file"
-      type="file"
-      accept=".json,.csv,.tsv,.txt,.geojson,application/json,text/csv"
-      class="visually-hidden"
-      aria-label="Job file"
-      tabindex="-1"
-      @change="pick"
-    />
+    <v-btn :loading="busy" @click="dialog.open()">Open a file</v-btn>
   </div>
   <p v-if="failure" class="error-text full" role="alert">{{ failure }}</p>
   <PostsTable
@@ -119,11 +120,12 @@ async function tell(request: () => Promise<void>, subject = ''): Promise<void> {
   />
   <form v-if="open" class="form full" novalidate @submit.prevent="make">
     <v-text-field
-      v-for="(label, key) in FIELDS"
+      v-for="{ key, label } in FIELDS"
       :key="key"
-      v-model="form[key]"
+      v-model="fields[key]![0].value"
+      v-bind="fields[key]![1].value"
       :label="label"
-      :error-messages="errors[key] ?? []"
+      :error-messages="form.errors.value[key]"
     />
     <v-btn type="submit" variant="flat" color="primary" :loading="busy">Make it</v-btn>
   </form>

@@ -14,11 +14,16 @@ export default defineNuxtPlugin((nuxt) => {
       VSelect: {
         variant: 'outlined',
         density: 'comfortable',
-        hideDetails: true,
+        hideDetails: 'auto',
         color: 'primary',
         menuProps: { contentClass: 'field-menu' },
       },
       VCard: { variant: 'outlined' },
+      VTabs: { height: 48, color: 'primary', showArrows: false },
+      VBtnToggle: { variant: 'text', divided: false },
+      VExpansionPanels: { variant: 'accordion', static: true },
+      VCheckbox: { hideDetails: true, color: 'primary' },
+      VSnackbar: { color: 'primary', location: 'bottom', minWidth: 320 },
     },
   })
   nuxt.vueApp.use(vuetify)

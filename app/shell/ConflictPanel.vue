@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useJobSession } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 import { commandWords, subjectWords } from '~~/core/edit/apply'
@@ -7,6 +8,16 @@ import { commandWords, subjectWords } from '~~/core/edit/apply'
 const session = useJobSession()
 const preferences = usePreferencesStore()
 const words = { length: preferences.show }
+
+const said = computed(() => {
+  if (session.refused) return `Not accepted: ${session.refused}`
+  if (session.conflicts.length > 0 || !session.merged) return ''
+  return 'Others worked on this job too; their edits and yours are both in.'
+})
+function heard(): void {
+  if (session.refused) session.refused = ''
+  else session.merged = false
+}
 </script>
 
 <template>
@@ -26,14 +37,10 @@ const words = { length: preferences.show }
       </div>
     </div>
   </section>
-  <p v-else-if="session.merged" class="merged" role="status">
-    Others worked on this job too; their edits and yours are both in.
-    <v-btn variant="text" @click="session.merged = false">Good</v-btn>
-  </p>
-  <p v-if="session.refused" class="refused" role="alert">
-    Not accepted: {{ session.refused }}
-    <v-btn variant="text" @click="session.refused = ''">Good</v-btn>
-  </p>
+  <v-snackbar :model-value="said !== ''" :timeout="-1" @update:model-value="heard">
+    <span :role="session.refused ? 'alert' : 'status'">{{ said }}</span>
+    <template #actions><v-btn variant="text" @click="heard">Good</v-btn></template>
+  </v-snackbar>
 </template>
 
 <style scoped>
@@ -44,17 +51,5 @@ const words = { length: preferences.show }
 }
 .conflict {
   margin-top: 8px;
-}
-.merged,
-.refused {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  border-bottom: 1.5px solid var(--rule);
-  margin-bottom: 10px;
-}
-.refused {
-  color: var(--error);
-  font-weight: 600;
 }
 </style>

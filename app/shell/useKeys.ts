@@ -30,7 +30,7 @@ function useKeys(actions: Record<string, () => unknown>): void {
   const finder = useFinder()
   useEventListener('keydown', (event: KeyboardEvent) => {
     const typing = (event.target as HTMLElement).closest(TYPING)
-    if (typing || finder.open.value || event.ctrlKey || event.metaKey || event.altKey) return
+    if (typing || event.defaultPrevented || finder.open.value || event.ctrlKey || event.metaKey || event.altKey) return
     const action = actions[event.key]
     if (!action) return
     event.preventDefault()

@@ -25,16 +25,18 @@ export function editsSender(storage: DeviceStorage, api: Pick<Api, 'sendEdits' |
   const listeners = new Map<string, Set<(news: EditsNews) => void>>()
   const tell = (jobId: string, news: EditsNews) => listeners.get(jobId)?.forEach((hear) => hear(news))
 
-  async function send(jobId: string, batch: VersionedBatch): Promise<void> {
+  async function send(jobId: string, batch: VersionedBatch): Promise<'taken' | 'made-anew'> {
     try {
       const answer = await api.sendEdits(jobId, batch)
       const job = answer.job ?? (await jobAfter(jobId, batch))
       await taken(jobId, batch, { ...answer, job })
+      return 'taken'
     } catch (error) {
       if (!(error instanceof Refusal) || error.status !== 409) throw error
       const { version, job, theirs = [] } = error.body
       if (version === undefined || !job) throw error
       await merged(jobId, { version, job, theirs })
+      return 'made-anew'
     }
   }
 
@@ -58,11 +60,10 @@ export function editsSender(storage: DeviceStorage, api: Pick<Api, 'sendEdits' |
     await storage.transaction('rw', storage.outbox, storage.jobs, async () => {
       await storage.jobs.put({ id: jobId, version, job: plain(job) })
       await storage.outbox.where({ id: batch.id }).delete()
-      // What waits behind it was made on top of it.
-      await storage.outbox.where({ kind: EDITS, topic: jobId }).modify((row) => {
-        const body = row.body as VersionedBatch
-        if (body.version < at) row.body = { ...body, version: at }
-      })
+      // What waits next was made on top of it; what waits behind that follows when its turn comes.
+      const next = await storage.outbox.where({ kind: EDITS, topic: jobId }).first()
+      const body = next?.body as VersionedBatch | undefined
+      if (body && body.version < at) await storage.outbox.update(next!.order!, { body: { ...body, version: at } })
     })
   }
 

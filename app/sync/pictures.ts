@@ -33,6 +33,7 @@ export function createPictures(
       async send(jobId, { id }) {
         const kept = await storage.pictures.get(id)
         if (kept) await api.sendPicture(jobId, id, kept.picture)
+        return 'taken'
       },
       async refused(_jobId, _body, { message }) {
         refused.value = message

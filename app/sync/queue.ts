@@ -9,8 +9,11 @@ import type { DeviceStorage, Outgoing } from './storage'
  */
 export interface Sender<Body> {
   kind: string
-  /** @throws Refusal */
-  send: (topic: string, body: Body) => Promise<void>
+  /**
+   * @returns whether it was taken, or has been made anew on the device and is to be sent as it stands there now
+   * @throws Refusal
+   */
+  send: (topic: string, body: Body) => Promise<'taken' | 'made-anew'>
   /** The server would not have it; it lies in the tray then. */
   refused: (topic: string, body: Body, why: Refusal) => Promise<void>
 }
@@ -32,8 +35,10 @@ export interface Queue {
   reachable: Ref<boolean>
   /** Tries at once all that waits: there is a signal again, perhaps. */
   wake: () => Promise<void>
-  /** Everything that can be sent now has been. For tests, and for whoever closes the application. */
+  /** Everything that can be sent now has been. */
   idle: () => Promise<void>
+  /** Sends no more; what waits stays on the device. */
+  close: () => Promise<void>
 }
 
 const laneOf = ({ kind, topic }: Pick<Outgoing, 'kind' | 'topic'>) => `${kind} ${topic}`
@@ -50,6 +55,7 @@ export function createQueue(
   const arriving = shallowRef<ReadonlyMap<string, number>>(new Map())
   const lanes = new Map<string, Promise<void>>()
   let waits = new AbortController()
+  let isClosed = false
 
   async function put(kind: string, topic: string, body: unknown, id = newIdentity()): Promise<void> {
     const lane = laneOf({ kind, topic })
@@ -74,7 +80,7 @@ export function createQueue(
   }
 
   async function sendAll(kind: string, topic: string): Promise<void> {
-    for (;;) {
+    while (!isClosed) {
       const { signal } = waits
       try {
         const sent = await pRetry(() => sendFirst(kind, topic), {
@@ -84,7 +90,8 @@ export function createQueue(
           factor: 2,
           signal,
           shouldRetry: ({ error }) => error instanceof Refusal && error.passing,
-          onFailedAttempt: () => void (reachable.value = false),
+          // Being woken ends an attempt too, a good one among them.
+          onFailedAttempt: ({ error }) => void (error instanceof Refusal && (reachable.value = false)),
         })
         if (!sent) return
       } catch (error) {
@@ -97,12 +104,11 @@ export function createQueue(
   /** @returns false when nothing waits */
   async function sendFirst(kind: string, topic: string): Promise<boolean> {
     // Read anew for each try: a merge may have changed it meanwhile.
-    const [row] = await storage.outbox.where({ kind, topic }).sortBy('order')
+    const row = await storage.outbox.where({ kind, topic }).first()
     if (!row) return false
     const sender = byKind.get(kind)!
     try {
-      await sender.send(topic, row.body)
-      await storage.outbox.delete(row.order!)
+      if ((await sender.send(topic, row.body)) === 'taken') await storage.outbox.delete(row.order!)
     } catch (error) {
       if (!(error instanceof Refusal) || error.passing) throw error
       await putAside(row, error)
@@ -152,11 +158,16 @@ export function createQueue(
     }
   }
 
-  const idle = async () => {
+  async function idle(): Promise<void> {
     await wake()
     await Promise.all(lanes.values())
   }
-  return { put, waiting, reachable, wake, idle }
+  async function close(): Promise<void> {
+    isClosed = true
+    waits.abort()
+    await Promise.allSettled(lanes.values())
+  }
+  return { put, waiting, reachable, wake, idle, close }
 }
 
 function counted(counts: ReadonlyMap<string, number>, lane: string, by: number): Map<string, number> {

@@ -1,19 +1,26 @@
+import { string, type InferType } from 'yup'
 import { JOB_FORMAT, JOB_VERSION } from './vocabulary'
+import type { Job } from './job'
+import { FENCE_HEIGHT } from './schema'
 import { postsFromTape } from './tapePosts'
-import { InputError, requireChoice, requireNumber } from '../errors'
+import { LONGEST } from '../limits'
+import { choice, name, needed, record } from '../schema/fields'
+import { readBy } from '../schema/violations'
 import { parseTape } from '../setout/tape'
-import { LENGTH_SYSTEMS, type LengthSystem } from '../units/length'
-import type { Metres } from '../units/types'
-import { type Job } from './job'
+import { LENGTH_SYSTEMS } from '../units/length'
 
-export interface NewJob {
-  name: string
+const TAPE_SAYS = 'running tape readings, such as 0, 2.4, 4.83'
+
+/** What a new job is made of: the same for the route and for the form. */
+export const newJobSchema = record({
+  name: name(LONGEST.name),
   /** Running tape readings of one straight line, see {@link parseTape}. */
-  tape: string
+  tape: string().strict().typeError(TAPE_SAYS).required(TAPE_SAYS),
   /** Of bare numbers in the readings. */
-  units?: LengthSystem
-  height: Metres
-}
+  units: choice(LENGTH_SYSTEMS),
+  height: needed(...FENCE_HEIGHT),
+})
+export type NewJob = InferType<typeof newJobSchema>
 
 /**
  * A job with one line, to be corrected on site.
@@ -21,16 +28,9 @@ export interface NewJob {
  * @throws InputError naming the field, or the reading
  * @example newJob({ name: 'Back fence', tape: '4 x 2.4', height: 1.8 }).lines[0].length // 9.6
  */
-export function newJob(wanted: Partial<NewJob>): Job {
-  const { name, tape, units = 'metric', height } = wanted
-  if (typeof name !== 'string' || name.trim() === '' || name.length > 200)
-    throw new InputError('name', name, 'text of 1 to 200 letters')
-  if (typeof tape !== 'string') throw new InputError('tape', tape, 'running tape readings, such as 0, 2.4, 4.83')
-  const posts = postsFromTape(
-    parseTape(tape, requireChoice('units', units, LENGTH_SYSTEMS)),
-    {},
-    (index) => `A${index + 1}`,
-  )
+export function newJob(wanted: unknown): Job {
+  const { name, tape, units = 'metric', height } = readBy<NewJob>(newJobSchema, wanted, 'body')
+  const posts = postsFromTape(parseTape(tape, units), {}, (index) => `A${index + 1}`)
   return {
     format: JOB_FORMAT,
     version: JOB_VERSION,
@@ -38,7 +38,7 @@ export function newJob(wanted: Partial<NewJob>): Job {
     lines: [
       {
         id: 'A',
-        height: requireNumber('height', height, 0.3, 4, 'm'),
+        height,
         length: Math.max(0.3, posts[posts.length - 1]!.station),
         posts,
       },

@@ -199,11 +199,14 @@ const coordinatesSchema = array(number().strict().required('a number'))
   .min(2, coordinatesSay)
   .max(3, coordinatesSay)
 
+/** Of a fence, m. */
+export const FENCE_HEIGHT = [0.3, 4, 'm'] as const
+
 export const lineSchema = record({
   id: name(LONGEST.lineOrPost),
   name: text(LONGEST.name),
   kind: choice(LINE_KINDS),
-  height: quantity(0.3, 4, 'm'),
+  height: quantity(...FENCE_HEIGHT),
   gap: quantity(0, 1, 'm').test('under-cladding', 'less than the height of the fence', function (gap) {
     return gap === undefined || gap < ((this.parent as { height?: number }).height ?? 1.8)
   }),

@@ -1,15 +1,7 @@
 import { defineEventHandler, setResponseHeader, setResponseStatus, type EventHandlerRequest, type H3Event } from 'h3'
 import { InputError } from '../../core/errors'
+import type { Problem } from '../../shared/contract'
 import { NotFound, NotJson, StaleVersion, TooLarge } from './failures'
-
-/** RFC 9457 problem document. */
-export interface Problem {
-  type: string
-  title: string
-  status: number
-  detail: string
-  [extension: string]: unknown
-}
 
 /** A route whose failures are answered by problem documents. */
 export function answering<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise<T>) {

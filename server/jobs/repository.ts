@@ -11,7 +11,8 @@ export interface StoredJob {
   updatedAt: Date
 }
 
-export interface ListedJob {
+/** What a list shows of a job, without its document. */
+export interface JobRow {
   id: string
   name: string
   siteName: string
@@ -30,7 +31,7 @@ export interface HistoryEntry {
 /** MariaDB keeps JSON as text; some drivers parse it, some do not. */
 const parsed = <T>(value: unknown): T => (typeof value === 'string' ? JSON.parse(value) : value) as T
 
-export async function listJobs(database: Knex): Promise<ListedJob[]> {
+export async function listJobs(database: Knex): Promise<JobRow[]> {
   const rows = await database('job')
     .select('id', 'name', 'site_name', 'version', 'summary', 'updated_at')
     .orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'name' }])

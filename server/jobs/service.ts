@@ -3,14 +3,17 @@ import { applyCommands, type CommandBatch } from '../../core/edit/apply'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { type Command } from '../../core/edit/commands'
-import { newJob, type NewJob } from '../../core/document/newJob'
+import { newJob } from '../../core/document/newJob'
 import { jobSummary } from '../../core/document/summary'
-import type { Job } from '../../core/document/job'
 import { tables } from '../../data/tables'
+import type { AppliedAnswer, CreatedJob, ListedJob } from '../../shared/contract'
 import * as jobs from './repository'
 import { NotFound, StaleVersion } from '../http/failures'
 
-export const listJobs = jobs.listJobs
+export async function listJobs(database: Knex): Promise<ListedJob[]> {
+  const rows = await jobs.listJobs(database)
+  return rows.map((row) => ({ ...row, updatedAt: row.updatedAt.toISOString() }))
+}
 
 export async function readStoredJob(database: Knex, id: string): Promise<jobs.StoredJob> {
   const job = await jobs.findJob(database, id)
@@ -23,20 +26,14 @@ export async function importJob(
   database: Knex,
   document: unknown,
   id: string = randomUUID(),
-): Promise<{ id: string; version: number }> {
+): Promise<CreatedJob> {
   const job = readJob(document, tables)
   await database.transaction((transaction) => jobs.insertJob(transaction, id, job, jobSummary(job), new Date()))
   return { id, version: 1 }
 }
 
-export async function createJob(database: Knex, wanted: Partial<NewJob>): Promise<{ id: string; version: number }> {
+export async function createJob(database: Knex, wanted: unknown): Promise<CreatedJob> {
   return importJob(database, newJob(wanted))
-}
-
-export interface Applied {
-  version: number
-  /** Set when the batch had arrived before: the sender missed the answer. */
-  job?: Job
 }
 
 /**
@@ -49,13 +46,12 @@ export async function applyBatch(
   database: Knex,
   id: string,
   batch: CommandBatch & { version: number },
-): Promise<Applied> {
+): Promise<AppliedAnswer> {
   return database.transaction(async (transaction) => {
     const stored = await jobs.findJob(transaction, id, true)
     if (!stored) throw new NotFound('job', id)
-    if ((await jobs.findBatch(transaction, id, batch.id)) !== undefined) {
-      return { version: stored.version, job: stored.document }
-    }
+    const before = await jobs.findBatch(transaction, id, batch.id)
+    if (before !== undefined) return { version: stored.version, at: before, job: stored.document }
     if (stored.version !== batch.version) {
       throw new StaleVersion(
         stored.version,
@@ -69,7 +65,7 @@ export async function applyBatch(
     const now = new Date()
     await jobs.updateJob(transaction, id, version, job, jobSummary(job), now)
     await jobs.insertHistory(transaction, id, version, batch, now)
-    return { version }
+    return { version, at: version }
   })
 }
 

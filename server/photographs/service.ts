@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
 import sharp from 'sharp'
 import { InputError } from '../../core/errors'
+import type { PictureAnswer } from '../../shared/contract'
 import { findPhotograph, insertPhotograph, type StoredPhotograph } from './repository'
 import { NotFound } from '../http/failures'
 import { readStoredJob } from '../jobs/service'
@@ -23,7 +24,7 @@ export async function storePhotograph(
   jobId: string,
   id: string,
   original: Buffer,
-): Promise<Omit<StoredPhotograph, 'data'>> {
+): Promise<PictureAnswer> {
   await readStoredJob(database, jobId)
   const picture = await upright(original)
   await database.transaction((transaction) => insertPhotograph(transaction, jobId, id, picture, new Date()))

@@ -1,11 +1,11 @@
 import { writeFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { importJob, open, trialJob } from './steps'
+import { importJob, open, pickFiles, trialJob } from './steps'
 
 async function openFile(page: Page, name: string, content: string): Promise<void> {
   const path = test.info().outputPath(name)
   writeFileSync(path, content)
-  await page.getByLabel('Job file').setInputFiles(path)
+  await pickFiles(page, 'Open a file', path)
 }
 
 const jobCount = async (page: Page) => ((await (await page.request.get('/api/jobs')).json()) as unknown[]).length

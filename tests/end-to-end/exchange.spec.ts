@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
 import { PICKED, SEEN_TOGETHER, type Observations } from '../../core/cause/observations'
-import { expectSaved, importJob, open, trialJob } from './steps'
+import { expectSaved, importJob, open, pickFiles, trialJob } from './steps'
 
 const csvFile = (name: string, rows: string[]) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) })
 const storedJob = async (page: Page, id: string) => (await (await page.request.get(`/api/jobs/${id}`)).json()).job
@@ -28,7 +28,7 @@ test('every observation goes through database, CSV and back unchanged', async ({
   expect((await storedJob(page, id)).lines[0].posts[2].observations).toEqual(everything)
 
   await open(page, `/jobs/${id}/walk?post=T1`)
-  await page.getByRole('button', { name: 'Files', exact: true }).click()
+  await page.getByRole('tab', { name: 'Files' }).click()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Posts as CSV' }).click()
   const saved = await download
@@ -36,7 +36,7 @@ test('every observation goes through database, CSV and back unchanged', async ({
   const text = readFileSync(await saved.path(), 'utf8')
 
   await page.goto('/')
-  await page.getByLabel('Job file').setInputFiles({ name: 'back.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await pickFiles(page, 'Open a file', { name: 'back.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
   await expect(page.getByText('5 posts · line T: 5, to 9.60 m')).toBeVisible()
   await page.getByRole('button', { name: 'Take them over' }).click()
   await expect(page.getByRole('heading', { name: 'Walk the line: T, 5 posts' })).toBeVisible()
@@ -47,9 +47,10 @@ test('every observation goes through database, CSV and back unchanged', async ({
 test('a table with its columns in any order is guessed, shown and corrected', async ({ page, request }) => {
   const id = await importJob(request, trialJob('Table'))
   await open(page, `/jobs/${id}/walk?post=T1`)
-  await page.getByRole('button', { name: 'Files', exact: true }).click()
-  const file = page.getByLabel('Table or line file')
-  await file.setInputFiles(
+  await page.getByRole('tab', { name: 'Files' }).click()
+  await pickFiles(
+    page,
+    'Open a table or a line',
     csvFile('walk.csv', ['years;metres out;remark', '12;0;by the lane', '12;2,4;', '9;4,83;rotten']),
   )
   await expect(page.getByText('station is missing; it must be one of the columns')).toBeVisible()
@@ -75,19 +76,18 @@ test('bad tables get a clear answer and change nothing', async ({ page, request 
   const id = await importJob(request, trialJob('Bad tables'))
   const before = await storedJob(page, id)
   await open(page, `/jobs/${id}/walk?post=T1`)
-  await page.getByRole('button', { name: 'Files', exact: true }).click()
-  const file = page.getByLabel('Table or line file')
+  await page.getByRole('tab', { name: 'Files' }).click()
   for (const [rows, words] of [
     [['post,tape', 'A1,0', 'A2,0'], 'A1 and A2 both stand there'],
     [['tape', '0', '8 ft', '4.8'], 'row 2, station is "0"; it must be with its unit'],
     [['tape', ...Array.from({ length: 5000 }, (_, i) => String(i * 2))], 'rows is 5000; it must be at most 2000 posts'],
   ] as const) {
-    await file.setInputFiles(csvFile('bad.csv', [...rows]))
+    await pickFiles(page, 'Open a table or a line', csvFile('bad.csv', [...rows]))
     await expect(page.getByText(words)).toBeVisible()
     await expect(page.getByRole('button', { name: 'Take them over' })).toBeDisabled()
     await page.getByRole('button', { name: 'Leave it' }).click()
   }
-  await file.setInputFiles({
+  await pickFiles(page, 'Open a table or a line', {
     name: 'point.geojson',
     mimeType: 'application/json',
     buffer: Buffer.from('{"type":"Point"}'),
@@ -105,7 +105,7 @@ test('a line on the earth comes in with stations and levels, and goes out again'
     [2.0504, 54.0202, 2.4],
   ]
   await open(page, '/')
-  await page.getByLabel('Job file').setInputFiles({
+  await pickFiles(page, 'Open a file', {
     name: 'meadow.geojson',
     mimeType: 'application/geo+json',
     buffer: Buffer.from(
@@ -116,7 +116,7 @@ test('a line on the earth comes in with stations and levels, and goes out again'
   const { posts } = (await storedJob(page, jobOfPage(page))).lines[0]
   expect(posts[1]).toMatchObject({ duty: 'corner', groundLevel: -0.4 })
   expect(posts[1].station).toBeCloseTo(26.1, 0)
-  await page.getByRole('button', { name: 'Files', exact: true }).click()
+  await page.getByRole('tab', { name: 'Files' }).click()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Line as GeoJSON' }).click()
   const out = JSON.parse(readFileSync(await (await download).path(), 'utf8'))

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { answer, expectSaved, importJob, open, saveSign, trialJob } from './steps'
+import { answer, expectSaved, importJob, open, pickFiles, saveSign, trialJob } from './steps'
 import { largePhotograph, sidewaysPhotograph } from '../support/pictures'
 
 const PHONE = { viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true }
@@ -71,7 +71,7 @@ test('a bad post by finger on a small screen, the level losing its connection mi
 test('a second reading stands, and the first is kept with its time and person', async ({ page, request }) => {
   const id = await importJob(request, trialJob('Two readings of one thing'))
   await open(page, `/jobs/${id}/walk?post=T3`)
-  await page.getByRole('button', { name: 'Line', exact: true }).click()
+  await page.getByRole('tab', { name: 'Line' }).click()
   await page.getByLabel('Your name, on readings').fill('I. Aalder')
   await page.getByLabel('Your name, on readings').press('Tab')
   await page.getByRole('link', { name: /^Look/ }).click()
@@ -118,8 +118,7 @@ test('a noisy meter is not taken, a steady one is', async ({ page, request }) =>
 test('photographs: upright, small, without their place; bad files are refused', async ({ page, request }) => {
   const id = await importJob(request, trialJob('Photographs'))
   await open(page, `/jobs/${id}/look?post=T3`)
-  const file = page.getByLabel('Photograph file')
-  await file.setInputFiles([
+  await pickFiles(page, 'Add a photograph', [
     { name: 'notes.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') },
     { name: 'foot.jpg', mimeType: 'image/jpeg', buffer: await sidewaysPhotograph() },
     { name: 'large.jpg', mimeType: 'image/jpeg', buffer: await largePhotograph(12e6) },
@@ -153,7 +152,7 @@ test('photographs taken without a signal wait, survive a reload and go when it i
   await open(page, `/jobs/${id}/look?post=T3`)
   await expectSaved(page)
   await page.route('**/api/**', (route) => route.abort())
-  await page.getByLabel('Photograph file').setInputFiles({
+  await pickFiles(page, 'Add a photograph', {
     name: 'foot.jpg',
     mimeType: 'image/jpeg',
     buffer: await sidewaysPhotograph(),

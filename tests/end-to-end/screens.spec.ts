@@ -91,7 +91,7 @@ test('the whole line goes on paper in true scale, with every post and mark', asy
   job.lines[0]!.posts[3]!.groundLevel = -0.2
   const id = await importJob(request, job)
   await open(page, `/jobs/${id}/sheet?post=T3`)
-  await page.getByRole('button', { name: 'The whole line' }).click()
+  await page.getByRole('tab', { name: 'The whole line' }).click()
   await expect(page.getByRole('heading', { name: 'T: 5 posts, 9.60 m' })).toBeVisible()
   const strip = page.getByRole('img', { name: '0.00 m to 12.00 m: T1, T2, T3, T4, T5' })
   await expect(strip).toBeVisible()

@@ -1,4 +1,4 @@
-import { expect, type APIRequestContext, type Page } from '@playwright/test'
+import { expect, type APIRequestContext, type FileChooser, type Page } from '@playwright/test'
 import type { Job, Post } from '../../core/document/job'
 
 /* Steps that several end-to-end tests share. Each test makes a job of its own. */
@@ -61,4 +61,15 @@ export async function tabTo(page: Page, name: string | RegExp, { back = false } 
     await page.keyboard.press(back ? 'Shift+Tab' : 'Tab')
   }
   throw new Error(`no way by Tab to ${String(name)}`)
+}
+
+type Files = Parameters<FileChooser['setFiles']>[0]
+
+/** Opens files as a person does: by the button that asks for them. */
+export async function pickFiles(page: Page, button: string, files: Files): Promise<void> {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: button, exact: true }).click(),
+  ])
+  await chooser.setFiles(files)
 }

@@ -24,7 +24,8 @@ test('a line of twenty posts with the keyboard alone, in under three minutes', a
   await expect(page.getByRole('heading', { name: 'Walk the line: A, 20 posts' })).toBeVisible()
 
   // One post is described, the others are made like it.
-  await tabTo(page, 'Post')
+  await tabTo(page, 'Tape', { back: true })
+  await page.keyboard.press('ArrowRight')
   await page.keyboard.press('Enter')
   await tabTo(page, 'stiff clay')
   await page.keyboard.press('Enter')
@@ -95,12 +96,12 @@ test('ten edits can be undone after a reload', async ({ page, request }) => {
   const id = await importJob(request, trialJob('Ten edits'))
   const before = await storedJob(page, id)
   await open(page, `/jobs/${id}/walk?post=T3`)
-  await page.getByRole('button', { name: 'Post', exact: true }).click()
+  await page.getByRole('tab', { name: 'Post' }).click()
   for (const soil of ['soft clay', 'gravel', 'rock', 'loose sand']) await answer(page, soil).click()
   await page.getByRole('button', { name: 'Copy this post' }).click()
   await expect(page.getByRole('heading', { name: 'Walk the line: T, 6 posts' })).toBeVisible()
   await page.getByRole('button', { name: 'Take it out' }).click()
-  await page.getByRole('button', { name: 'Marks', exact: true }).click()
+  await page.getByRole('tab', { name: 'Marks' }).click()
   await answer(page, 'buried service').click()
   await page.keyboard.press('2')
   for (const words of ['at the ground line', 'easily', 'this post only']) await answer(page, words).click()
@@ -115,7 +116,7 @@ test('ten edits can be undone after a reload', async ({ page, request }) => {
 test('what is marked along the line is a warning at the post near it', async ({ page, request }) => {
   const id = await importJob(request, trialJob('Marks'))
   await open(page, `/jobs/${id}/walk?post=T3`)
-  await page.getByRole('button', { name: 'Marks', exact: true }).click()
+  await page.getByRole('tab', { name: 'Marks' }).click()
   await answer(page, 'buried service').click()
   await page.getByLabel('To the right of the line', { exact: true }).fill('0.4')
   await page.keyboard.press('Enter')
@@ -169,7 +170,7 @@ test('two fingers and keys draw it larger, one finger goes along the line', asyn
 test('a post may be of any section', async ({ page, request }) => {
   const id = await importJob(request, trialJob('Section'))
   await open(page, `/jobs/${id}/walk?post=T3`)
-  await page.getByRole('button', { name: 'Post', exact: true }).click()
+  await page.getByRole('tab', { name: 'Post' }).click()
   await page.getByRole('button', { name: 'tube', exact: true }).click()
   await page.getByLabel('Diameter', { exact: true }).fill('60 mm')
   await page.keyboard.press('Enter')

@@ -42,7 +42,7 @@ describe('commands', () => {
   it('raise the version and leave an entry in the history', async () => {
     const id = await newBankSide()
     const sent = batch(1, reading('pushPivot', 'in-the-soil'), reading('probeAtGround', null))
-    expect(await applyBatch(database(), id, sent)).toEqual({ version: 2 })
+    expect(await applyBatch(database(), id, sent)).toEqual({ version: 2, at: 2 })
     expect((await b7(id)).observations).toMatchObject({ pushPivot: 'in-the-soil', comesUpright: 'easily' })
     expect((await b7(id)).observations).not.toHaveProperty('probeAtGround')
     expect(await readHistory(database(), id)).toMatchObject([{ version: 2, batchId: sent.id, commands: sent.commands }])
@@ -63,10 +63,11 @@ describe('commands', () => {
     const id = await newBankSide()
     const sent = batch(1, reading('tap', 'dull'))
     await applyBatch(database(), id, sent)
+    await applyBatch(database(), id, batch(2, reading('comesUpright', 'easily')))
     const again = await applyBatch(database(), id, sent)
-    expect(again.version).toBe(2)
+    expect(again).toMatchObject({ version: 3, at: 2 })
     expect(again.job!.lines[0]!.posts[6]!.observations!.tap).toBe('dull')
-    expect(await readHistory(database(), id)).toHaveLength(1)
+    expect(await readHistory(database(), id)).toHaveLength(2)
   })
 
   it('that would spoil the job change nothing', async () => {

@@ -33,7 +33,7 @@ export function sectionModel(line: ResolvedLine, post: ResolvedPost, repair?: Dr
   if (!repair || repair.stands.length === 0) return asItStands(line, post)
   const { stands, weakest } = repair
   const named = stands.map((solid) =>
-    weakest && solid.link === weakest.link ? { ...solid, note: `${weakest.name} is the weakest link` } : solid,
+    weakest && solid.link === weakest.link ? { ...solid, note: `weakest: ${weakest.name}` } : solid,
   )
   return { shapes: stands, dimensions: stands.flatMap(({ measures = [] }) => measures), notes: notesOf(named) }
 }

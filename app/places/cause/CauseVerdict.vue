@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
+import { useForm } from 'vee-validate'
+import { object, string } from 'yup'
 import FoldOut from '~/controls/FoldOut.vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import type { Cause } from '~~/core/cause/tables'
@@ -14,25 +16,26 @@ const view = useJobView()
 const preferences = usePreferencesStore()
 
 const kept = computed<Verdict | undefined>(() => view.post.value!.judgement?.[props.verdict])
-const cause = ref<Cause>()
-const note = ref('')
-const error = ref('')
+const form = useForm<{ cause?: Cause; note: string }>({
+  initialValues: { cause: undefined, note: '' },
+  validationSchema: object({
+    cause: string().required('Choose the cause.'),
+    note: props.noteNeeded ? string().trim().required('Say why.') : string(),
+  }),
+})
+const [cause] = form.defineField('cause')
+const [note] = form.defineField('note', { validateOnModelUpdate: false })
 const causeItems = tables.causes.causes.map(({ key, name }) => ({ value: key, title: name }))
 const nameOf = (key: string) => tables.causes.causes.find((each) => each.key === key)?.name ?? key
 watch(
   () => view.post.value?.id,
-  () => {
-    cause.value = undefined
-    note.value = error.value = ''
-  },
+  () => form.resetForm(),
 )
 
-async function keep(): Promise<void> {
-  if (!cause.value) return void (error.value = 'Choose the cause.')
-  if (props.noteNeeded && note.value.trim() === '') return void (error.value = 'Say why.')
-  const value = { cause: cause.value, note: note.value.trim(), ...preferences.signed() }
-  error.value = (await put(value))?.message ?? ''
-}
+const keep = form.handleSubmit(async (said) => {
+  const refused = await put({ cause: said.cause!, note: said.note.trim(), ...preferences.signed() })
+  if (refused) form.setFieldError('note', refused.message)
+})
 const put = (value: Verdict | null) =>
   session.edit([{ name: 'setJudgement', ...view.address.value, key: props.verdict, value }])
 </script>
@@ -48,12 +51,22 @@ const put = (value: Verdict | null) =>
       <v-btn variant="text" @click="put(null)">Take it back</v-btn>
     </p>
     <FoldOut v-else :title="action">
-      <div class="field-grid">
-        <v-select v-model="cause" :label="title" :items="causeItems" />
-        <v-text-field v-model="note" :label="noteNeeded ? 'Because' : 'Note'" />
-      </div>
-      <p v-if="error" class="error-text" role="alert">{{ error }}</p>
-      <v-btn class="keep" @click="keep">Keep it</v-btn>
+      <form novalidate @submit.prevent="keep">
+        <div class="field-grid tops">
+          <v-select
+            v-model="cause"
+            :label="title"
+            :items="causeItems"
+            :error-messages="form.errors.value.cause"
+          />
+          <v-text-field
+            v-model="note"
+            :label="noteNeeded ? 'Because' : 'Note'"
+            :error-messages="form.errors.value.note"
+          />
+        </div>
+        <v-btn type="submit" class="keep">Keep it</v-btn>
+      </form>
     </FoldOut>
   </div>
 </template>
@@ -64,6 +77,9 @@ const put = (value: Verdict | null) =>
   justify-content: space-between;
   align-items: center;
   gap: 12px;
+}
+.tops {
+  align-items: start;
 }
 .keep {
   margin: 10px 0;

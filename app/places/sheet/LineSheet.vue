@@ -54,7 +54,7 @@ const print = () => window.print()
       At {{ preferences.show(mark.station) }}: {{ markWords(mark, preferences.show)
       }}{{ mark.note ? `; ${mark.note}` : '' }}.
     </p>
-    <table>
+    <v-table class="posts" density="compact">
       <thead>
         <tr>
           <th scope="col">Post</th>
@@ -75,7 +75,7 @@ const print = () => window.print()
           <td>{{ row.repair }}</td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <p>Figures are planning estimates; local codes and licensed practice decide.</p>
   </article>
 </template>
@@ -87,10 +87,9 @@ const print = () => window.print()
   padding: 16px 20px 40px;
   width: 100%;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
+.posts {
   margin: 14px 0;
+  background: none;
 }
 th,
 td {

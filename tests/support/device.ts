@@ -1,0 +1,47 @@
+import 'fake-indexeddb/auto'
+import { afterEach } from 'vitest'
+import { openSession, type JobSession } from '~/job/session'
+import { editsSender } from '~/sync/edits'
+import { createPictures } from '~/sync/pictures'
+import { createQueue } from '~/sync/queue'
+import { DeviceStorage } from '~/sync/storage'
+import { tables } from './builders'
+import type { FakeServer } from './fakeServer'
+
+const QUICK = { first: 2, longest: 10 }
+let made = 0
+const closing: (() => Promise<void>)[] = []
+afterEach(async () => {
+  for (const close of closing.splice(0)) await close()
+})
+
+/** A device with a real database of its own; `again` is the same device after a reload. */
+export function newDevice(server: FakeServer, name = `device-${process.pid}-${++made}`) {
+  const storage = new DeviceStorage(name)
+  const edits = editsSender(storage, server.api)
+  const pictures = createPictures(storage, server.api, () => queue)
+  const queue = createQueue(storage, [edits, pictures.sender], QUICK)
+  const sessions: JobSession[] = []
+  async function close(): Promise<void> {
+    sessions.forEach((session) => session.close())
+    await queue.close()
+    storage.close()
+  }
+  closing.push(close)
+  return {
+    storage,
+    edits,
+    pictures,
+    queue,
+    async open(id: string): Promise<JobSession> {
+      const session = openSession(id, { storage, queue, edits, api: server.api, tables })
+      sessions.push(session)
+      await session.opened
+      return session
+    },
+    async again() {
+      await close()
+      return newDevice(server, name)
+    },
+  }
+}

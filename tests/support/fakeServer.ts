@@ -1,0 +1,99 @@
+import type { Job } from '~~/core/document/job'
+import { readJob } from '~~/core/document/check'
+import { applyCommands } from '~~/core/edit/apply'
+import type { VersionedBatch } from '~~/core/edit/batch'
+import type { Command } from '~~/core/edit/commands'
+import { InputError } from '~~/core/errors'
+import { Refusal, type Api } from '~/sync/api'
+import { tables } from './builders'
+
+/** A server as the device meets it: it can be away, slow, refuse, lose an answer, or be ahead by others' edits. */
+export function fakeServer(jobs: Record<string, Job>) {
+  const stored = new Map(
+    Object.entries(jobs).map(([id, job]) => [id, { job, version: 1, history: [] as Command[][], seen: new Map<string, number>() }]),
+  )
+  const sent: { id: string; batch: VersionedBatch }[] = []
+  const pictures = new Map<string, Blob>()
+  const server = {
+    away: false,
+    losesAnswer: false,
+    /** Answers wait for this, when it is set. */
+    held: undefined as Promise<void> | undefined,
+    /** Says why a picture is refused, by its id. */
+    refusedPictures: new Map<string, string>(),
+    sent,
+    pictures,
+    of: (id: string) => stored.get(id)!,
+    /** Somebody else writes. */
+    others(id: string, ...commands: Command[]): void {
+      take(id, `others-${stored.get(id)!.version}`, commands)
+    },
+    /** @returns a function that lets the answers go */
+    hold(): () => void {
+      let go = () => {}
+      server.held = new Promise((resolve) => (go = resolve))
+      return () => {
+        server.held = undefined
+        go()
+      }
+    },
+    api: { readJob: read, sendEdits, sendPicture } satisfies Pick<Api, 'readJob' | 'sendEdits' | 'sendPicture'>,
+  }
+
+  function take(id: string, batch: string, commands: Command[]): void {
+    const job = stored.get(id)!
+    job.job = readJob(applyCommands(job.job, commands), tables)
+    job.version += 1
+    job.history.push(commands)
+    job.seen.set(batch, job.version)
+  }
+  /** What is asked for is answered as things stand when it arrives. */
+  async function answered<T>(answer: () => T): Promise<T> {
+    if (server.away) throw new Refusal(0, 'No connection.')
+    const { held } = server
+    const ready = answer()
+    await held
+    return ready
+  }
+
+  async function read(id: string) {
+    return answered(() => {
+      const { job, version } = server.of(id)
+      return { id, version, job, updatedAt: '' }
+    })
+  }
+  async function sendEdits(id: string, batch: VersionedBatch) {
+    return answered(() => {
+      sent.push({ id, batch })
+      const job = server.of(id)
+      const before = job.seen.get(batch.id)
+      if (before !== undefined) return { version: job.version, at: before, job: job.job }
+      if (batch.version !== job.version)
+        throw new Refusal(409, 'changed', {
+          version: job.version,
+          job: job.job,
+          theirs: job.history.slice(batch.version - 1).flat(),
+        })
+      try {
+        take(id, batch.id, batch.commands)
+      } catch (error) {
+        throw error instanceof InputError ? new Refusal(422, error.message) : error
+      }
+      if (server.losesAnswer) {
+        server.losesAnswer = false
+        throw new Refusal(0, 'gone')
+      }
+      return { version: job.version, at: job.version }
+    })
+  }
+  async function sendPicture(_id: string, picture: string, bytes: Blob) {
+    return answered(() => {
+      const why = server.refusedPictures.get(picture)
+      if (why) throw new Refusal(422, why)
+      pictures.set(picture, bytes)
+      return { mediaType: bytes.type, pixelWidth: 1, pixelHeight: 1, checksum: '' }
+    })
+  }
+  return server
+}
+export type FakeServer = ReturnType<typeof fakeServer>
