@@ -11,5 +11,13 @@ const url = database.url('vindex_e2e')
 await recreate(url)
 const server = await startServer({ build, databaseUrl: url, port: await freePort(), seedDemo: true })
 try {
-  spawnSync('npx', ['playwright', 'test', ...process.argv.slice(2)], { cwd: root, stdio: 'inherit', env: { ...process.env, VINDEX_ADDRESS: server.address, VINDEX_BUILD: build } })
-} finally { await server.stop(); await drop(url); await database.stop() }
+  spawnSync('npx', ['playwright', 'test', ...process.argv.slice(2)], {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, VINDEX_ADDRESS: server.address, VINDEX_BUILD: build },
+  })
+} finally {
+  await server.stop()
+  await drop(url)
+  await database.stop()
+}

@@ -3,7 +3,6 @@ import type { Line } from '~~/core/document/job'
 import { lineFromCourse, readCourse } from '~~/core/exchange/geojson'
 import { LARGEST } from '~~/core/limits'
 
-
 export interface TableFile {
   name: string
   headings: string[]

@@ -84,9 +84,11 @@ const found = computed(
                 ><strong>{{ job.name }}</strong
                 ><span class="soft">{{ job.siteName }}</span></span
               >
-              <span class="soft count">{{ job.summary.posts }} posts, {{ job.summary.failed }} failed<template v-if="waiting(job.id)"
+              <span class="soft count"
+                >{{ job.summary.posts }} posts, {{ job.summary.failed }} failed<template v-if="waiting(job.id)"
                   >; {{ waiting(job.id) }} waiting to send</template
-                ></span>
+                ></span
+              >
               <OverviewStrip
                 v-for="line in job.summary.lines"
                 :key="line.id"

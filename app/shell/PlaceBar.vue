@@ -21,7 +21,7 @@ const route = useRoute()
       >{{ each.name }}<sup aria-hidden="true">{{ each.digit }}</sup></NuxtLink
     >
     <span class="grow" />
-    <div class="walk">
+    <div class="posts">
       <v-btn
         variant="text"
         aria-label="Post before"
@@ -85,12 +85,12 @@ sup {
   margin-left: 4px;
   color: var(--soft-ink);
 }
-.walk {
+.posts {
   display: flex;
   align-items: center;
   font-size: 20px;
 }
-.walk .v-btn {
+.posts .v-btn {
   font-size: 26px;
   padding: 0;
 }
@@ -106,7 +106,7 @@ sup {
   sup {
     display: none;
   }
-  .walk {
+  .posts {
     display: none;
   }
 }

@@ -23,9 +23,13 @@ const words = computed(() => {
 </script>
 
 <template>
-  <span class="save-sign" role="status" :data-sign="session.saveSign" :class="{ loud: session.saveSign === 'conflict' }">{{
-    words
-  }}</span>
+  <span
+    class="save-sign"
+    role="status"
+    :data-sign="session.saveSign"
+    :class="{ loud: session.saveSign === 'conflict' }"
+    >{{ words }}</span
+  >
 </template>
 
 <style scoped>

@@ -117,4 +117,3 @@ export function withWaiting(base: Job, batches: readonly VersionedBatch[]): Job 
     }
   }, base)
 }
-

@@ -50,7 +50,12 @@ describe('the queue', () => {
     expect(queue.waiting('note', 'a b')).toBe(1)
     await putting
     await queue.put('note', 'c', '1')
-    expect([queue.waiting('note'), queue.waiting('note', 'a b'), queue.waiting('note', 'b'), queue.waiting('other')]).toEqual([2, 1, 0, 0])
+    expect([
+      queue.waiting('note'),
+      queue.waiting('note', 'a b'),
+      queue.waiting('note', 'b'),
+      queue.waiting('other'),
+    ]).toEqual([2, 1, 0, 0])
   })
 
   it('tries again while the server does not answer, and says that it does not', async () => {
@@ -109,7 +114,9 @@ describe('the queue', () => {
     await queue.put('note', 'a', 'good')
     await queue.idle()
     expect([taken, refused]).toEqual([['a good'], ['a bad: no']])
-    expect(await storage.tray.toArray()).toMatchObject([{ id: 'first', kind: 'note', topic: 'a', body: 'bad', why: 'no' }])
+    expect(await storage.tray.toArray()).toMatchObject([
+      { id: 'first', kind: 'note', topic: 'a', body: 'bad', why: 'no' },
+    ])
     expect(queue.waiting('note')).toBe(0)
   })
 

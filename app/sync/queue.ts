@@ -43,11 +43,7 @@ export interface Queue {
 
 const laneOf = ({ kind, topic }: Pick<Outgoing, 'kind' | 'topic'>) => `${kind} ${topic}`
 
-export function createQueue(
-  storage: DeviceStorage,
-  senders: readonly Sender<never>[],
-  pauses: Pauses = PAUSES,
-): Queue {
+export function createQueue(storage: DeviceStorage, senders: readonly Sender<never>[], pauses: Pauses = PAUSES): Queue {
   const byKind = new Map(senders.map((sender) => [sender.kind, sender as Sender<unknown>]))
   const reachable = ref(true)
   /** By lane: what is on the device, and what is on its way there. */

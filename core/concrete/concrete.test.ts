@@ -129,3 +129,20 @@ describe('what is counted while the hole is filled', () => {
     expect(fillQuantities(filling('tamped-soil'), 0.036, 0.65)).toMatchObject({ layers: 7 })
   })
 })
+
+it('concrete fills the room that an old block left: 254 L of it for 0.6 by 0.9 m', () => {
+  const block = { diameter: 0.6, top: 0, bottom: 0.9 }
+  const hole = { shape: 'round', diameter: 0.3, depth: 0.9 } as const
+  const whole = holeVolumes({ hole, leftBy: block })
+  expect(whole.concrete * 1e3).toBeCloseTo(Math.PI * 0.3 ** 2 * 0.9 * 1e3, 6)
+  expect(whole.concrete * 1e3).toBeCloseTo(254.5, 1)
+  expect(whole.void * 1e3).toBeCloseTo(254.47 - 63.62, 1)
+  // π 0.3² (0.9 − 0.075) less what the hole takes of it, π 0.15² (0.75 − 0.075).
+  const usual = { shape: 'round', diameter: 0.3, depth: 0.75, stoneBed: 0.1, fillTop: 0.075 } as const
+  const post = { shape: 'rectangle', along: 0.1, across: 0.1 } as const
+  const without = holeVolumes({ hole: usual, post }).concrete
+  expect(without * 1e3).toBeCloseTo(34.89, 2)
+  expect((holeVolumes({ hole: usual, post, leftBy: block }).concrete - without) * 1e3).toBeCloseTo(185.55, 2)
+  // A hole wider than the block has no room beyond it.
+  expect(holeVolumes({ hole: { shape: 'round', diameter: 0.7, depth: 1 }, leftBy: block }).void).toBe(0)
+})

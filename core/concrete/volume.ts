@@ -66,7 +66,7 @@ export interface HoleContents {
  * @source volumes of revolution; swell and crown are working values
  * @example round 0.300 by 0.750, stone bed 0.100, fill top 0.075, post 100 × 100:
  *   concrete 34.89 L
- * @example the same where a block of 0.600 by 0.900 came out: 201.4 L more
+ * @example the same where a block of 0.600 by 0.900 came out: 185.55 L more
  */
 export function holeVolumes(contents: HoleContents): HoleVolumes {
   const { hole, post, insets = [], overdig = 0, ground = 'clay', leftBy } = contents

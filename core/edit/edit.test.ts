@@ -1,5 +1,5 @@
 import { checkJob } from '../document/check'
-import { applyCommand, applyCommands, inverseOfAll } from './apply'
+import { applyCommand, applyCommands, commandWords, inverseOfAll } from './apply'
 import { describe, expect, it } from 'vitest'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
 import { readBatch } from './batch'
@@ -140,6 +140,35 @@ describe('posts, lines, marks and photographs', () => {
     expect(() => readBatch({ id: '12345678', version: 1, commands: [command] })).toThrow(
       expect.objectContaining({ key }),
     )
+  })
+
+  it.each<[Command, string]>([
+    [{ name: 'setPost', line: 'A', post: 'A1', key: 'ageYears', value: 12 } as Command, '12 years'],
+    [{ name: 'setPost', line: 'A', post: 'A1', key: 'length', value: 2.4 } as Command, '2.4 metres'],
+    [{ name: 'setSite', key: 'gust50', value: 38 } as Command, '38 m/s'],
+    [{ name: 'setSite', key: 'targetReturnYears', value: 50 } as Command, '50 years'],
+    [{ name: 'setSite', key: 'shelter', value: 0.7 } as Command, '0.7'],
+    [{ name: 'setLine', line: 'A', key: 'solidity', value: 0.5 } as Command, '0.5'],
+    [{ name: 'setReading', line: 'A', post: 'A1', key: 'moisturePercent', value: 24 } as Command, '24 %'],
+    [{ name: 'setReading', line: 'A', post: 'A1', key: 'probeAtGround', value: 0.03 } as Command, '0.03 metres'],
+    [
+      {
+        name: 'setReading',
+        line: 'A',
+        post: 'A1',
+        key: 'lean',
+        value: { offset: 0.06, over: 1.2, direction: 90 },
+      } as Command,
+      'offset 0.06 metres, over 1.2 metres, direction 90 degrees',
+    ],
+    [{ name: 'setHole', line: 'A', post: 'A1', key: 'depth', value: 0.8 } as Command, '0.8 metres'],
+    [{ name: 'setPost', line: 'A', post: 'A1', key: 'saturated', value: true } as Command, 'yes'],
+    [
+      { name: 'setPost', line: 'A', post: 'A1', key: 'gate', value: { leafWidth: 1.1, leafMass: 30 } } as Command,
+      'leaf width 1.1 metres, leaf mass 30 kg',
+    ],
+  ])('what stands against what is said in its own unit: %j', (command, words) => {
+    expect(commandWords(command, { length: (metres) => `${metres} metres` })).toBe(words)
   })
 
   it('an edit of a post that somebody else took out is shown, not lost', () => {

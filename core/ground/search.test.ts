@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { InputError } from '../errors'
 import { soilNamed } from '../../tests/support/builders'
 import { leanAfterGusts, momentRotation } from './curves'
-import type { DepthQuestion } from './depthRules'
+import { recommendedDepth, type DepthQuestion } from './depthRules'
 import { frostWarnings } from './frost'
 import { findHole } from './holeFinder'
 import { groundCapacity, type BuriedPost } from './postInGround'
@@ -74,6 +74,20 @@ describe('the hole finder', () => {
     const { curve } = search(2)
     expect(curve.map((hole) => hole.diameter)).toEqual([0.2, 0.25, 0.3, 0.4])
     for (const [i, hole] of curve.entries()) if (i > 0) expect(hole.footing).toBeLessThanOrEqual(curve[i - 1]!.footing)
+  })
+
+  it('never takes a hole that does not hold: deeper than any hole is not shallow', () => {
+    const heavy = { ...question, force: 60_000 }
+    const { best, curve } = findHole(heavy, section, 0.1, 0.075, { diameters: [0.2, 0.3], reach: 3 }, costs)
+    expect(best).toBeNull()
+    expect(curve.map(({ holds }) => holds)).toEqual([false, false])
+    expect(recommendedDepth({ ...heavy, width: 0.2 })).toMatchObject({ noHoleHolds: true })
+    // Just under what 2 m holds, and just over it: the depth does not fall back without a word.
+    const depthOf = (force: number) => recommendedDepth({ ...question, width: 0.25, force })
+    const forces = Array.from({ length: 60 }, (_, i) => 400 * (i + 1))
+    const deepest = forces.map(depthOf).filter(({ noHoleHolds }) => !noHoleHolds)
+    expect(deepest.map(({ depth }) => depth)).toEqual(deepest.map(({ depth }) => depth).toSorted((a, b) => a - b))
+    expect(forces.map(depthOf).filter(({ noHoleHolds }) => noHoleHolds).length).toBeGreaterThan(0)
   })
 
   it('takes the cheapest one within reach', () => {

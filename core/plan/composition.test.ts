@@ -25,16 +25,36 @@ const rotted: Partial<Post> = {
 }
 const POSTS: [string, Partial<Post>][] = [
   ['rotted on a sound footing', rotted],
-  ['leaning on a small footing', { ...rotted, footing: { kind: 'concrete', diameter: 0.2, bottom: 0.4 }, observations: { pushPivot: 'footing-moves', probeAtGround: 0 } }],
-  ['round, in saturated sand, with soil behind it', { ...rotted, section: { shape: 'round', diameter: 0.12 }, soil: 'medium-sand', saturated: true, steadyLoad: { pressure: 600, height: 0.4 } }],
+  [
+    'leaning on a small footing',
+    {
+      ...rotted,
+      footing: { kind: 'concrete', diameter: 0.2, bottom: 0.4 },
+      observations: { pushPivot: 'footing-moves', probeAtGround: 0 },
+    },
+  ],
+  [
+    'round, in saturated sand, with soil behind it',
+    {
+      ...rotted,
+      section: { shape: 'round', diameter: 0.12 },
+      soil: 'medium-sand',
+      saturated: true,
+      steadyLoad: { pressure: 600, height: 0.4 },
+    },
+  ],
   ['with a leaf on it', { ...rotted, duty: 'gate-hinge', gate: { leafWidth: 1.1, leafMass: 30, hingeSpacing: 1.1 } }],
 ]
 const alike = (count: number, post: Partial<Post>): Job => jobOf({ ...runOfPosts(count, 2.5, () => post), height: 1.5 })
-const methodsOf = (job: Job, id: string): MethodPlan[] => plan(job, tables).posts.find(({ post }) => post === id)!.methods
+const methodsOf = (job: Job, id: string): MethodPlan[] =>
+  plan(job, tables).posts.find(({ post }) => post === id)!.methods
 const methodOf = (job: Job, id: string, key: string) => methodsOf(job, id).find(({ method }) => method === key)!
 const changed = (job: Job, post: string, change: Partial<Post>): Job => ({
   ...job,
-  lines: job.lines.map((line) => ({ ...line, posts: line.posts.map((each) => (each.id === post ? { ...each, ...change } : each)) })),
+  lines: job.lines.map((line) => ({
+    ...line,
+    posts: line.posts.map((each) => (each.id === post ? { ...each, ...change } : each)),
+  })),
 })
 
 describe.each(METHODS)('%s', (key) => {
@@ -80,7 +100,8 @@ describe.each(METHODS)('%s', (key) => {
   })
 
   it('with more on it never holds more', () => {
-    const held = (post: Partial<Post>) => methodOf(alike(5, { ...rotted, ...post, ...small }), 'A3', key).holdingGust ?? 0
+    const held = (post: Partial<Post>) =>
+      methodOf(alike(5, { ...rotted, ...post, ...small }), 'A3', key).holdingGust ?? 0
     const gusts = [0, 200, 800, 2_500, 8_000].map((pressure) => held({ steadyLoad: { pressure, height: 0.5 } }))
     expect(gusts).toEqual([...gusts].sort((a, b) => b - a))
   })
@@ -107,7 +128,22 @@ describe.each(METHODS)('%s', (key) => {
 describe('what a planner remembers', () => {
   const POOL = fc.sample(anyJob(tables), { numRuns: 600, seed: 20260314 })
   /** Keys that are kept for the record, for the drawing or for other work: they change no figure. */
-  const RECORD = new Set(['id', 'name', 'note', 'station', 'posts', 'course', 'levelReference', 'remainingYears', 'cornerAtEnd', 'length', 'readings', 'photographs', 'parts', 'judgement'])
+  const RECORD = new Set([
+    'id',
+    'name',
+    'note',
+    'station',
+    'posts',
+    'course',
+    'levelReference',
+    'remainingYears',
+    'cornerAtEnd',
+    'length',
+    'readings',
+    'photographs',
+    'parts',
+    'judgement',
+  ])
   const base = alike(3, { ...rotted, gate: { leafWidth: 1, leafMass: 20 } })
   const fieldsOf = (schema: unknown) => Object.keys((schema as { fields: object }).fields)
 
@@ -118,7 +154,12 @@ describe('what a planner remembers', () => {
       return value === undefined ? [] : [value]
     })
   }
-  const PLACES: [string, unknown, (job: Job) => (object | undefined)[], (job: Job, key: string, value: unknown) => Job][] = [
+  const PLACES: [
+    string,
+    unknown,
+    (job: Job) => (object | undefined)[],
+    (job: Job, key: string, value: unknown) => Job,
+  ][] = [
     ['site', siteSchema, (job) => [job.site], (job, key, value) => ({ ...job, site: { ...job.site, [key]: value } })],
     [
       'line',
@@ -131,7 +172,8 @@ describe('what a planner remembers', () => {
       'observations',
       observationsSchema,
       (job) => job.lines[0]!.posts.map(({ observations }) => observations),
-      (job, key, value) => changed(job, 'A2', { observations: { ...job.lines[0]!.posts[1]!.observations, [key]: value } }),
+      (job, key, value) =>
+        changed(job, 'A2', { observations: { ...job.lines[0]!.posts[1]!.observations, [key]: value } }),
     ],
     [
       'repair',
@@ -145,7 +187,9 @@ describe('what a planner remembers', () => {
       (job) => job.lines[0]!.marks ?? [],
       (job, key, value) => ({
         ...job,
-        lines: [{ ...job.lines[0]!, marks: [{ id: 'm', kind: 'service', station: 2.5, offset: 0, [key]: value } as never] }],
+        lines: [
+          { ...job.lines[0]!, marks: [{ id: 'm', kind: 'service', station: 2.5, offset: 0, [key]: value } as never] },
+        ],
       }),
     ],
   ]
@@ -186,7 +230,12 @@ describe('what a planner remembers', () => {
   it('of a post far away moves no other: a mark, a neighbour’s place', () => {
     const remembering = planner(tables)
     remembering(base)
-    const moved = { ...base, lines: [{ ...base.lines[0]!, posts: base.lines[0]!.posts.with(2, { ...base.lines[0]!.posts[2]!, station: 5.6 }) }] }
+    const moved = {
+      ...base,
+      lines: [
+        { ...base.lines[0]!, posts: base.lines[0]!.posts.with(2, { ...base.lines[0]!.posts[2]!, station: 5.6 }) },
+      ],
+    }
     expect(remembering(moved)).toEqual(plan(moved, tables))
   })
 })

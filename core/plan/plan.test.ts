@@ -141,6 +141,28 @@ describe('the recommended hole', () => {
     )
   })
 
+  it('has no measures where none that can be dug holds, and says so', () => {
+    const { recommended, methods } = planOf({
+      ...rotted,
+      soil: 'loose-sand',
+      saturated: true,
+      steadyLoad: { pressure: 9_000, height: 1.5 },
+    })
+    const { hole, method } = methods.find((each) => each.method === recommended.method)!
+    if (method !== 'make-safe') {
+      expect(hole!.noHoleHolds).toBe(true)
+      expect(recommended.because).toContain('no hole that can be dug holds the target gust here')
+    }
+    expect(recommended).not.toHaveProperty('depth')
+    expect(recommended).not.toHaveProperty('diameter')
+  })
+
+  it('is never one that is refused, whoever chose it', () => {
+    const { recommended, methods } = planOf({ ...rotted, repair: { method: 'recast-footing' } })
+    expect(methods.find(({ method }) => method === 'recast-footing')!.allowed).toBe(false)
+    expect(recommended.method).toBe('repair-spur')
+  })
+
   it('is the deeper of frost and gust', () => {
     const { methods } = planOf(rotted, { frostDepth: 1.2 })
     expect(methods[0]!.hole).toMatchObject({ rule: 'frost', footingBottom: 1.35, depth: 1.45 })

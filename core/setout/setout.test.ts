@@ -66,6 +66,15 @@ describe('spacing', () => {
       0, 1.8, 3.4, 5.2, 6,
     ])
   })
+  it('leaves no sliver of a bay at the end', () => {
+    const stations = panelSpacing(3.67, 1.83, [])
+    expect(stations).toEqual([0, 1.83, 2.75, 3.67])
+    expect(panelSpacing(3.66, 1.83, [])).toEqual([0, 1.83, 3.66])
+    // Moved clear of an obstacle in the middle of the two.
+    const around = panelSpacing(3.67, 1.83, [{ at: 2.75, clear: 0.1 }])
+    expect(around.every((at) => Math.abs(at - 2.75) >= 0.1 - 1e-9)).toBe(true)
+    expect(Math.min(...around.slice(1).map((at, i) => at - around[i]!))).toBeGreaterThanOrEqual(0.3)
+  })
   const obstacles = fc.array(
     fc.record({ at: fc.double({ min: 1, max: 19, noNaN: true }), clear: fc.double({ min: 0, max: 0.6, noNaN: true }) }),
     { maxLength: 6 },
@@ -91,6 +100,9 @@ describe('spacing', () => {
 })
 
 it('opens a gate by its hardware', () => {
+  expect(() => gateOpening({ leaves: [], hingeGap: 0.02, latchGap: 0.015, meetingGap: 0.01, post: 0.1 })).toThrow(
+    'leaves',
+  )
   expect(gateOpening({ leaves: [1.1], hingeGap: 0.02, latchGap: 0.015, meetingGap: 0.01, post: 0.1 })).toEqual({
     opening: expect.closeTo(1.135, 12),
     centres: expect.closeTo(1.235, 12),

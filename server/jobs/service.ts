@@ -22,11 +22,7 @@ export async function readStoredJob(database: Knex, id: string): Promise<jobs.St
 }
 
 /** @throws InputError for the first thing that is wrong with the document; nothing is stored then */
-export async function importJob(
-  database: Knex,
-  document: unknown,
-  id: string = randomUUID(),
-): Promise<CreatedJob> {
+export async function importJob(database: Knex, document: unknown, id: string = randomUUID()): Promise<CreatedJob> {
   const job = readJob(document, tables)
   await database.transaction((transaction) => jobs.insertJob(transaction, id, job, jobSummary(job), new Date()))
   return { id, version: 1 }

@@ -6,7 +6,11 @@ import { answer, expectSaved, importJob, open, trialJob } from './steps'
 const DEMO = ['Bank side after the March storm', 'Lane side, small footings', 'Compost yard']
 
 const openByClick = (page: Page, name: string) =>
-  page.getByRole('main').getByRole('link', { name: new RegExp(`^${name}`) }).last().click()
+  page
+    .getByRole('main')
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .last()
+    .click()
 const toJobs = (page: Page) => page.getByRole('link', { name: 'Vindex: all jobs' }).click()
 
 /** The job's own name over the job's own first post. */

@@ -5,7 +5,11 @@ import type { Job, Post } from '../../core/document/job'
 
 /** A rotted post between sound ones, with nothing recorded yet on the middle one. */
 export function trialJob(name: string): Job {
-  const sound: Partial<Post> = { observations: { pushPivot: 'nothing-moves', probeAtGround: 0 }, soil: 'firm-clay', ageYears: 14 }
+  const sound: Partial<Post> = {
+    observations: { pushPivot: 'nothing-moves', probeAtGround: 0 },
+    soil: 'firm-clay',
+    ageYears: 14,
+  }
   return {
     format: 'vindex-job',
     version: 1,

@@ -10,7 +10,10 @@ import { tables } from './builders'
 /** A server as the device meets it: it can be away, slow, refuse, lose an answer, or be ahead by others' edits. */
 export function fakeServer(jobs: Record<string, Job>) {
   const stored = new Map(
-    Object.entries(jobs).map(([id, job]) => [id, { job, version: 1, history: [] as Command[][], seen: new Map<string, number>() }]),
+    Object.entries(jobs).map(([id, job]) => [
+      id,
+      { job, version: 1, history: [] as Command[][], seen: new Map<string, number>() },
+    ]),
   )
   const sent: { id: string; batch: VersionedBatch }[] = []
   const pictures = new Map<string, Blob>()

@@ -26,7 +26,15 @@ export function bayDimensions(line: ResolvedLine, id: string, y: Metres, to?: Sn
     // The same bay as before is the one on the left; equal ones are both.
     const words = to && (side === 0 || to === 'equal bays') ? { words: to } : {}
     return [
-      { key: `bay-${side}`, says: 'bay', from: [left, y], to: [right, y], side: 'over', length: right - left, ...words },
+      {
+        key: `bay-${side}`,
+        says: 'bay',
+        from: [left, y],
+        to: [right, y],
+        side: 'over',
+        length: right - left,
+        ...words,
+      },
     ]
   })
 }

@@ -36,7 +36,14 @@ describe('words in the drawing', () => {
   })
 
   it('stand beside what they measure or speak of', () => {
-    const deep = { key: 'depth', says: 'hole deep', from: [0.2, 0], to: [0.2, -0.8], side: 'right', length: 0.8 } as const
+    const deep = {
+      key: 'depth',
+      says: 'hole deep',
+      from: [0.2, 0],
+      to: [0.2, -0.8],
+      side: 'right',
+      length: 0.8,
+    } as const
     expect(dimensionLabel(deep, viewport, 1, '0.80 m')).toMatchObject({ x: 154, y: 353, anchor: 'start' })
     const note = noteLabel({ key: 'cut', at: [-0.05, 0.04], text: 'cut back', side: 'left' }, viewport, 1)
     expect(note.pointsAt).toEqual([114, 295.2])

@@ -53,12 +53,7 @@ const put = (value: Verdict | null) =>
     <FoldOut v-else :title="action">
       <form novalidate @submit.prevent="keep">
         <div class="field-grid tops">
-          <v-select
-            v-model="cause"
-            :label="title"
-            :items="causeItems"
-            :error-messages="form.errors.value.cause"
-          />
+          <v-select v-model="cause" :label="title" :items="causeItems" :error-messages="form.errors.value.cause" />
           <v-text-field
             v-model="note"
             :label="noteNeeded ? 'Because' : 'Note'"

@@ -65,6 +65,24 @@ describe('a steel pin', () => {
     expect(gust('bar-25')).toBeGreaterThan(gust('bar-20'))
   })
 
+  it('is bent by soil behind the fence alone, wind or none', () => {
+    const picket: [Partial<Line>, Site] = [
+      { kind: 'picket', height: 1 },
+      { exposure: 'sheltered', shelter: 0.7 },
+    ]
+    const held = (pressure: number) =>
+      methodOf('steel-pin', { ...wide, repair: { pin: 'pipe-33' }, steadyLoad: { pressure, height: 0.5 } }, ...picket)
+    // 2500 Pa over 0.5 m on 2.4 m of bay: 1500 N, 375 N m at the ground and more at the joint below it. The pin
+    // yields at 1.27 · 2177 mm³ · 235 MPa.
+    const banked = held(2_500)
+    expect(banked.allowed).toBe(false)
+    expect(banked.links.find(({ link }) => link === 'pin')).toMatchObject({ code: 0, over: expect.any(Number) })
+    expect(banked.holdingGust).toBeLessThan(held(0).holdingGust! / 2)
+    const wood = (pressure: number) => held(pressure).links.find(({ link }) => link === 'wood-round-pin')!.over!
+    expect(wood(1_000)).toBeLessThan(wood(0))
+    expect(held(9_000).holdingGust).toBe(0)
+  })
+
   it('says when the old footing is not measured', () => {
     const unknown = methodOf('steel-pin', { ...wide, footing: { kind: 'unknown' } }, ...low)
     expect(unknown.cautions).toContain('The old footing is not measured: what it holds is not in these figures.')
@@ -93,6 +111,17 @@ describe('a spur', () => {
   it('stands half in the ground, whatever the depth rules allow', () => {
     const { hole } = methodOf('repair-spur', decayed, { height: 0.9 }, { frostDepth: 0, minimumDepth: 0 })
     expect(hole!.footingBottom).toBeGreaterThanOrEqual(0.6)
+  })
+
+  it('has the leaf on its fixings too, along the line', () => {
+    const gate = (leafMass: number) =>
+      methodOf('repair-spur', { ...decayed, duty: 'gate-hinge', gate: { leafWidth: 1.1, leafMass, hingeSpacing: 1.1 } })
+    const fixing = (leafMass: number, end: string) =>
+      gate(leafMass).links.find(({ link }) => link === `${end}-fixing`)!.over!
+    for (const end of ['upper', 'lower']) {
+      expect(fixing(40, end)).toBeLessThan(fixing(10, end))
+      expect(fixing(1_000, end)).toBe(0)
+    }
   })
 
   it('bends later when it is larger', () => {
