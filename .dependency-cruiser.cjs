@@ -1,32 +1,83 @@
 // Imports point one way, downwards: app, server and cli lean on core; core leans on nothing.
+const TEST = '\\.test\\.ts$'
+const ROOMS = '^(app|server|shared|cli|core|data|database|evaluation|scripts|tests)/'
+
 const only = (name, from, allowed, comment) => ({
   name,
   comment,
   severity: 'error',
-  from: { path: `^${from}/`, pathNot: '\\.test\\.ts$|^core/testing\\.ts$' },
-  to: { path: '^(app|server|cli|core|data|database|scripts|tests)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
+  from: { path: `^${from}/`, pathNot: TEST },
+  to: { path: ROOMS, pathNot: `^(${[from, ...allowed].join('|')})/` },
 })
+/** Rooms of the core from the ground up: each leans on those before it alone. */
+const CORE = [
+  ['numeric', 'units'],
+  ['schema', 'wind', 'timber', 'ground', 'concrete', 'setout', 'cause', 'instruments'],
+  ['tables'],
+  ['document', 'day'],
+  ['edit', 'exchange', 'resolve'],
+  ['repair'],
+  ['plan'],
+  ['items', 'calc'],
+]
+const above = CORE.slice(0, -1).map((level, i) => ({
+  name: `core-${level.join('-')}-below`,
+  comment: 'Within the core no import points up.',
+  severity: 'error',
+  from: { path: `^core/(${level.join('|')})/`, pathNot: TEST },
+  // Fields of schemas know the type of the tables that they may be read with, and no more.
+  to: {
+    path: `^core/(${CORE.slice(i + 1)
+      .flat()
+      .join('|')})/`,
+    dependencyTypesNot: ['type-only'],
+  },
+}))
 
 module.exports = {
   forbidden: [
     only('core-alone', 'core', [], 'The trade knows no screen, no server and no tables of its own.'),
     only('data-on-core', 'data', ['core'], 'Tables are typed by core.'),
-    only('app-on-core', 'app', ['core', 'data'], 'Screens lean on core and its tables.'),
-    only('server-on-core', 'server', ['core', 'data', 'database'], 'Routes and services lean on core.'),
+    only('shared-on-core', 'shared', ['core'], 'What crosses the wire is made of the document.'),
+    only('app-on-core', 'app', ['core', 'data', 'shared'], 'Screens lean on core and its tables.'),
+    only('server-on-core', 'server', ['core', 'data', 'shared', 'database'], 'Routes and services lean on core.'),
     only('cli-on-core', 'cli', ['core', 'data', 'scripts'], 'The shell leans on core.'),
+    only('evaluation-on-core', 'evaluation', ['core', 'data'], 'Trial cases try the core with its tables.'),
     only('database-alone', 'database', [], 'Migrations stand alone.'),
+    ...above,
     {
       name: 'core-pure',
       comment: 'No Vue, Node, database or clock in core; Yup reads documents at its edge.',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/', pathNot: TEST },
       to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: '/yup/' },
+    },
+    {
+      name: 'links-through-the-context',
+      comment: 'A method makes its links through the context, so that none forgets the steady loads.',
+      severity: 'error',
+      from: { path: '^core/repair/methods/', pathNot: TEST },
+      to: { path: '^core/repair/(links|loadCases)\\.ts$', dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'controls-are-plain',
+      comment: 'A control takes props and gives events: it knows no job, place or queue.',
+      severity: 'error',
+      from: { path: '^app/controls/', pathNot: TEST },
+      to: { path: '^app/(job|jobs|places|picture|gust|shell|sync|pages)/' },
+    },
+    {
+      name: 'places-apart',
+      comment: 'A place knows no other place, nor what shows it.',
+      severity: 'error',
+      from: { path: '^app/places/([^/]+)/', pathNot: TEST },
+      to: { path: '^app/(places/[^/]+/|shell/|pages/)', pathNot: '^app/places/$1/' },
     },
     {
       name: 'sql-in-repositories',
       comment: 'Only repositories and the database folder speak to the database; services hand them the connection.',
       severity: 'error',
-      from: { path: '^(server/(?!repositories|services|utils/database)|app|core|data|cli)' },
+      from: { path: '^(server|app|core|data|cli|shared)/', pathNot: '^server/(.*/repository|database)\\.ts$' },
       to: { path: 'node_modules/(knex|mysql2)/', dependencyTypesNot: ['type-only'] },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
@@ -35,7 +86,6 @@ module.exports = {
     doNotFollow: { path: 'node_modules|\\.nuxt' },
     exclude: { path: '\\.nuxt' },
     tsPreCompilationDeps: true,
-    tsConfig: { fileName: '.nuxt/tsconfig.app.json' },
-    enhancedResolveOptions: { extensions: ['.ts', '.mjs', '.js', '.vue', '.json'] },
+    webpackConfig: { fileName: 'scripts/lib/aliases.cjs' },
   },
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { onMounted, watchEffect } from 'vue'
+import { onMounted, provide, watchEffect } from 'vue'
+import { LENGTHS } from '~/controls/measuring'
 import FindBox from '~/shell/FindBox.vue'
 import KeyList from '~/shell/KeyList.vue'
 import { useTheme } from 'vuetify'
@@ -11,6 +12,7 @@ import { usePreferencesStore } from '~/session/preferences'
 const preferences = usePreferencesStore()
 const theme = useTheme()
 useCommonKeys()
+provide(LENGTHS, preferences)
 watchEffect(() => theme.change(preferences.theme))
 
 // What waits, of whatever job, goes out when there may be a signal again.

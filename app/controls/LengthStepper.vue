@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue'
-import { useJobView } from '~/job/openJob'
 import type { InputError } from '~~/core/errors'
-import { usePreferencesStore } from '~/session/preferences'
+import { useLengths, useSubject } from './measuring'
 
 /** A length with big steps either side; typed in either system. Empty until somebody measured. */
 const props = defineProps<{
@@ -17,16 +16,16 @@ const props = defineProps<{
   save: (value: number | null, stepped?: boolean) => Promise<InputError | undefined>
 }>()
 
-const preferences = usePreferencesStore()
-const view = useJobView()
+const lengths = useLengths()
+const subject = useSubject()
 
 const typed = ref<string>()
 const error = ref('')
 const id = useId()
-const shown = computed(() => typed.value ?? (props.value === undefined ? '' : preferences.show(props.value)))
+const shown = computed(() => typed.value ?? (props.value === undefined ? '' : lengths.show(props.value)))
 // What was typed belongs to one post in one system of units. Each is watched by itself: an
 // answer of the server renews the job, and must not take away what somebody is typing.
-watch([() => props.value, () => preferences.units, () => view.post.value?.id], () => {
+watch([() => props.value, () => lengths.units, subject], () => {
   typed.value = undefined
   error.value = ''
 })
@@ -45,7 +44,7 @@ async function take(): Promise<void> {
   if (typed.value === undefined) return
   if (typed.value.trim() === '') return void (props.clearable ? put(null) : (typed.value = undefined))
   try {
-    await put(preferences.parse(typed.value, props.label))
+    await put(lengths.parse(typed.value, props.label))
     if (!error.value) typed.value = undefined
   } catch (wrong) {
     error.value = (wrong as InputError).message
@@ -62,7 +61,7 @@ async function take(): Promise<void> {
         :id="id"
         class="measure"
         :model-value="shown"
-        :placeholder="assumed === undefined ? 'not yet' : preferences.show(assumed)"
+        :placeholder="assumed === undefined ? 'not yet' : lengths.show(assumed)"
         hide-details
         autocomplete="off"
         inputmode="text"

@@ -1,6 +1,5 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from '#imports'
-import { placeOf } from '~/places'
 import { methodDetail } from '~~/core/plan/detail'
 import { planner } from '~~/core/plan/plan'
 import type { MethodPlan, PostPlan } from '~~/core/plan/types'
@@ -15,7 +14,7 @@ const FACTS = ['material', 'duty', 'ageYears']
  * The chosen post of an open job with its line and figures, for every place of the work. The choice stands in the
  * address, so that it survives a reload and can be handed on.
  */
-export function createJobView(session: Pick<JobSession, 'id' | 'job'>) {
+export function createJobView(session: Pick<JobSession, 'id' | 'job'>, showsRepair: () => boolean) {
   const router = useRouter()
   const route = router.currentRoute
   const planJob = planner(tables)
@@ -64,8 +63,7 @@ export function createJobView(session: Pick<JobSession, 'id' | 'job'>) {
   /** What the drawing shows of it: before the choice of a repair the post is drawn as it stands. */
   const drawnRepair = computed(() => {
     const method = methodInHand.value
-    const place = placeOf(route.value.params.place)
-    if (!method || !detail.value || place?.draws === 'as-it-stands' || place?.draws === 'building') return undefined
+    if (!method || !detail.value || !showsRepair()) return undefined
     return { method, stands: detail.value.stands, weakest: method.links.find(({ link }) => link === method.weakest) }
   })
   watch(

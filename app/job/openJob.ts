@@ -1,4 +1,5 @@
 import { inject, onScopeDispose, provide, proxyRefs, shallowRef, type InjectionKey, type ShallowUnwrapRef } from 'vue'
+import { SUBJECT } from '~/controls/measuring'
 import { api } from '~/sync/api'
 import { edits, queue, storage } from '~/sync/device'
 import { tables } from '~~/data/tables'
@@ -15,11 +16,16 @@ const OPEN_JOB: InjectionKey<OpenJob> = Symbol('open job')
 /** For what stands outside of the job's page: the finder, the keys. */
 const inHand = shallowRef<OpenJob>()
 
-/** Opens a job for a page and all within it; it is closed when the page goes. */
-export function provideOpenJob(id: string): OpenJob {
+/**
+ * Opens a job for a page and all within it; it is closed when the page goes.
+ *
+ * @param showsRepair whether the drawing shows the repair in hand, or the post as it stands
+ */
+export function provideOpenJob(id: string, showsRepair: () => boolean): OpenJob {
   const session = openSession(id, { storage, queue, edits, api, tables })
-  const open: OpenJob = { session: proxyRefs(session), view: createJobView(session) }
+  const open: OpenJob = { session: proxyRefs(session), view: createJobView(session, showsRepair) }
   provide(OPEN_JOB, open)
+  provide(SUBJECT, () => open.view.post.value?.id)
   inHand.value = open
   onScopeDispose(() => {
     session.close()

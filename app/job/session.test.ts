@@ -2,8 +2,8 @@ import { describe, expect, it, vi } from 'vitest'
 import type { Job } from '~~/core/document/job'
 import type { Command } from '~~/core/edit/commands'
 import { jobOf, runOfPosts } from '~~/tests/support/builders'
-import { newDevice } from '~~/tests/support/device'
-import { fakeServer } from '~~/tests/support/fakeServer'
+import { newDevice } from '~~/tests/device/device'
+import { fakeServer } from '~~/tests/device/fakeServer'
 
 const jobCalled = (name: string): Job => ({ ...jobOf(runOfPosts(3, 2.4)), name })
 const reading = (key: string, value: unknown, post = 'A1'): Command =>

@@ -3,7 +3,7 @@ import { applyCommand, applyCommands, commandWords, inverseOfAll } from './apply
 import { describe, expect, it } from 'vitest'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
 import { readBatch } from './batch'
-import { type Command } from './commands'
+import type { Command } from './commands'
 import { rebase } from './rebase'
 import { plan } from '../plan/plan'
 

@@ -1,7 +1,6 @@
 import type { Job } from '../document/job'
 import { postContext, groundMemory, type PostContext } from '../repair/context'
 import { givesWay, linkOnGustScale, weakestLink, type LinkCapacity } from '../repair/links'
-import { hingeForce, leafMoment } from '../repair/loadCases'
 import type { RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
 import { isBroken, standingFootingLink, standingPostLink } from '../repair/standing'
@@ -92,7 +91,7 @@ function planPost(context: PostContext, among: readonly RepairMethod[]): Planned
     line: line.id,
     post: post.id,
     wind: { coefficient: wind.coefficient, force: wind.force, height: wind.height, gust: context.targetGust },
-    ...gateOf(post),
+    ...gateOf(context),
     diagnosis,
     standing: planStanding(context, assumed),
     methods,
@@ -103,11 +102,10 @@ function planPost(context: PostContext, among: readonly RepairMethod[]): Planned
 }
 
 /** What a hung leaf does to its post and hinges, day and night. */
-function gateOf({ duty, gate }: ResolvedPost): Pick<PostPlan, 'gate'> {
-  const { leafMass, leafWidth, hingeSpacing } = gate ?? {}
-  if (duty !== 'gate-hinge' || leafMass === undefined || leafWidth === undefined) return {}
-  const hinge = hingeSpacing === undefined ? {} : { hingeForce: hingeForce(leafMass, leafWidth, hingeSpacing) }
-  return { gate: { moment: leafMoment(leafMass, leafWidth), ...hinge } }
+function gateOf({ leafMoment: moment, post }: PostContext): Pick<PostPlan, 'gate'> {
+  if (moment === 0) return {}
+  const { hingeSpacing } = post.gate ?? {}
+  return { gate: { moment, ...(hingeSpacing === undefined ? {} : { hingeForce: moment / hingeSpacing }) } }
 }
 
 /** The post and footing as they stand, on the same scale as every repair. */

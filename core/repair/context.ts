@@ -7,11 +7,11 @@ import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../resolve/resolv
 import { row, type Tables } from '../tables/tables'
 import type { MaterialRow } from '../timber/materials'
 import { sectionProperties, sectionSize } from '../timber/section'
-import type { Metres, MetresPerSecond, Newtons } from '../units/types'
+import type { Metres, MetresPerSecond, NewtonMetres, Newtons } from '../units/types'
 import { windLoad, type WindLoad } from '../wind/force'
 import { gustOfReturnPeriod } from '../wind/returnPeriod'
 import { gustFor, linkMaker, type HoldsAtArm, type LinkCapacity, type LinkMaker } from './links'
-import { allowanceByArm, leastAllowance, loadCases } from './loadCases'
+import { allowanceByArm, hungLeafMoment, leastAllowance, loadCases } from './loadCases'
 
 /** All that a method needs to know of one post. */
 export interface PostContext {
@@ -30,6 +30,8 @@ export interface PostContext {
   /** Width and depth of the sound post, m. */
   along: Metres
   across: Metres
+  /** Of a leaf that hangs on this post, N m; 0 where none does. */
+  leafMoment: NewtonMetres
   /** Makes every link, steady loads and all. */
   links: LinkMaker
   /** The ground round a profile, as a link. */
@@ -105,6 +107,7 @@ export function postContext(
     wind,
     forceAtUnitGust,
     ...sectionSize(post.section),
+    leafMoment: hungLeafMoment(post),
     links,
     ground,
     depthQuestion,

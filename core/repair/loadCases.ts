@@ -36,6 +36,12 @@ export function leafMoment(mass: Kilograms, width: Metres): NewtonMetres {
   return (mass * GRAVITY * width) / 2
 }
 
+/** Moment of the leaf that hangs on a post, N m; 0 where none does, or its width or mass is not known. */
+export function hungLeafMoment({ duty, gate }: Pick<ResolvedPost, 'duty' | 'gate'>): NewtonMetres {
+  const { leafMass = 0, leafWidth = 0 } = gate ?? {}
+  return duty === 'gate-hinge' ? leafMoment(leafMass, leafWidth) : 0
+}
+
 /** Pull and push of the hinges, N: W (w/2)/s. @example hingeForce(32, 1.1, 0.9) // 192 N */
 export function hingeForce(mass: Kilograms, width: Metres, spacing: Metres): Newtons {
   return leafMoment(mass, width) / spacing
@@ -48,9 +54,9 @@ export function hingeForce(mass: Kilograms, width: Metres, spacing: Metres): New
 export function loadCases(post: ResolvedPost): LoadCase[] {
   const side = sideLoad(post)
   const wind: LoadCase = { name: 'the steady side load', windShare: 1, across: side, along: NOTHING }
-  const { leafWidth, leafMass } = post.gate ?? {}
-  if (post.duty !== 'gate-hinge' || leafWidth === undefined || leafMass === undefined) return [wind]
-  const pull = leafMoment(leafMass, leafWidth)
+  const pull = hungLeafMoment(post)
+  const { leafWidth } = post.gate ?? {}
+  if (pull === 0 || leafWidth === undefined) return [wind]
   const leaf: Steady = { force: 0, moment: pull }
   const swinging: Steady = { force: 0, moment: pull + SWING * leafWidth }
   return [

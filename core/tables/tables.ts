@@ -6,7 +6,7 @@ import type { AnySoil } from '../ground/soil'
 import type { Exposure, LineKind } from '../wind/fence'
 import type { Materials } from '../timber/materials'
 import type { RepairParts } from './parts'
-import type { Kilograms, Metres, MetresPerSecond, NewtonMetres, Pascals, Years } from '../units/types'
+import type { Metres, MetresPerSecond, Years } from '../units/types'
 
 /** What `plan()` takes for a fact that nobody gave. */
 export interface Defaults {

@@ -3,7 +3,7 @@ import { MATERIALS } from '../../core/timber/materials'
 import { EXPOSURES, LINE_KINDS } from '../../core/wind/fence'
 import { DUTIES, FOOTING_KINDS, JOB_FORMAT, JOB_VERSION, MARK_KINDS, SERVICES } from '../../core/document/vocabulary'
 import fc from 'fast-check'
-import { type Job } from '../../core/document/job'
+import type { Job } from '../../core/document/job'
 import { PICKED, SEEN_TOGETHER, type Observations } from '../../core/cause/observations'
 import type { Tables } from '../../core/tables/tables'
 

@@ -6,7 +6,6 @@ import type { PostContext } from '../context'
 import { fixingShares, fixingTension } from '../fixings'
 import { designHole, holeSegments, holeSolids, type DesignedHole } from '../hole'
 import type { LinkCapacity, ProportionalPart } from '../links'
-import { leafMoment } from '../loadCases'
 import { answersByTable, chosenPart, commonRefusals, verdictOf, type RepairMethod } from '../method'
 import { box, heightOf, type Solid } from '../solids'
 import { footingSolids, oldConcreteVolume } from '../standing'
@@ -78,17 +77,13 @@ export const repairSpur: RepairMethod = {
     }
   },
   verdict(context, { parts }) {
-    const { post, material, tables } = context
+    const { post, material, tables, leafMoment } = context
     const reasons = commonRefusals(context)
     if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post takes no fixings for a spur.`)
     if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS)
       reasons.push('The wood is soft where the fixings would go.')
     const spur = row(tables.parts.lists.spur.rows, parts.find(({ kind }) => kind === 'spur')!.key)
-    const { leafMass, leafWidth } = post.gate ?? {}
-    if (post.duty === 'gate-hinge' && leafMass && leafWidth) {
-      if (leafMoment(leafMass, leafWidth) > spur.momentCapacity)
-        reasons.push('The leaf pulls harder than the spur can bend.')
-    }
+    if (leafMoment > spur.momentCapacity) reasons.push('The leaf pulls harder than the spur can bend.')
     return verdictOf(reasons)
   },
 }

@@ -6,6 +6,7 @@ import { provideOpenJob } from '~/job/openJob'
 import FocusDrawing from '~/picture/FocusDrawing.vue'
 import OverviewStrip from '~/picture/OverviewStrip.vue'
 import { PLACES, placeOf } from '~/places'
+import type { Place } from '~/places/place'
 import ConflictPanel from '~/shell/ConflictPanel.vue'
 import PlaceBar from '~/shell/PlaceBar.vue'
 import TopBar from '~/shell/TopBar.vue'
@@ -19,9 +20,13 @@ definePageMeta({
   validate: (route) => PLACES.some(({ key }) => key === route.params.place),
 })
 
+/** Before the choice of a repair the post is drawn as it stands. */
+const REPAIRED: (Place['draws'] | undefined)[] = ['repaired', 'own-page']
+
 const router = useRouter()
 const id = String(useRoute().params.id)
-const open = provideOpenJob(id)
+const place = computed(() => placeOf(router.currentRoute.value.params.place))
+const open = provideOpenJob(id, () => REPAIRED.includes(place.value?.draws))
 const { session, view } = open
 useJobKeys(open)
 void session.refresh()
@@ -29,7 +34,6 @@ void pictures.open(id)
 useEventListener('online', session.refresh)
 useEventListener('focus', session.refresh)
 
-const place = computed(() => placeOf(router.currentRoute.value.params.place))
 const PANELS = new Map(PLACES.map(({ key, panel }) => [key, defineAsyncComponent(panel)]))
 const panel = computed(() => PANELS.get(place.value?.key ?? ''))
 const onPhone = useMediaQuery('(max-width: 760px)')

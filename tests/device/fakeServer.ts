@@ -5,42 +5,60 @@ import type { VersionedBatch } from '~~/core/edit/batch'
 import type { Command } from '~~/core/edit/commands'
 import { InputError } from '~~/core/errors'
 import { Refusal, type Api } from '~/sync/api'
-import { tables } from './builders'
+import type { AppliedAnswer, JobAnswer, PictureAnswer } from '~~/shared/contract'
+import { tables } from '~~/tests/support/builders'
+
+interface StoredJob {
+  job: Job
+  version: number
+  history: Command[][]
+  seen: Map<string, number>
+}
+
+export interface FakeServer {
+  away: boolean
+  losesAnswer: boolean
+  /** Answers wait for this, when it is set. */
+  held: Promise<void> | undefined
+  /** Says why a picture is refused, by its id. */
+  refusedPictures: Map<string, string>
+  sent: { id: string; batch: VersionedBatch }[]
+  pictures: Map<string, Blob>
+  of: (id: string) => StoredJob
+  /** Somebody else writes. */
+  others: (id: string, ...commands: Command[]) => void
+  /** @returns a function that lets the answers go */
+  hold: () => () => void
+  api: Pick<Api, 'readJob' | 'sendEdits' | 'sendPicture'>
+}
 
 /** A server as the device meets it: it can be away, slow, refuse, lose an answer, or be ahead by others' edits. */
-export function fakeServer(jobs: Record<string, Job>) {
-  const stored = new Map(
-    Object.entries(jobs).map(([id, job]) => [
-      id,
-      { job, version: 1, history: [] as Command[][], seen: new Map<string, number>() },
-    ]),
+export function fakeServer(jobs: Record<string, Job>): FakeServer {
+  const stored = new Map<string, StoredJob>(
+    Object.entries(jobs).map(([id, job]) => [id, { job, version: 1, history: [], seen: new Map() }]),
   )
-  const sent: { id: string; batch: VersionedBatch }[] = []
+  const sent: FakeServer['sent'] = []
   const pictures = new Map<string, Blob>()
-  const server = {
+  const server: FakeServer = {
     away: false,
     losesAnswer: false,
-    /** Answers wait for this, when it is set. */
-    held: undefined as Promise<void> | undefined,
-    /** Says why a picture is refused, by its id. */
+    held: undefined,
     refusedPictures: new Map<string, string>(),
     sent,
     pictures,
     of: (id: string) => stored.get(id)!,
-    /** Somebody else writes. */
     others(id: string, ...commands: Command[]): void {
       take(id, `others-${stored.get(id)!.version}`, commands)
     },
-    /** @returns a function that lets the answers go */
     hold(): () => void {
       let go = () => {}
-      server.held = new Promise((resolve) => (go = resolve))
+      server.held = new Promise<void>((resolve) => (go = resolve))
       return () => {
         server.held = undefined
         go()
       }
     },
-    api: { readJob: read, sendEdits, sendPicture } satisfies Pick<Api, 'readJob' | 'sendEdits' | 'sendPicture'>,
+    api: { readJob: read, sendEdits, sendPicture },
   }
 
   function take(id: string, batch: string, commands: Command[]): void {
@@ -59,13 +77,13 @@ export function fakeServer(jobs: Record<string, Job>) {
     return ready
   }
 
-  async function read(id: string) {
+  async function read(id: string): Promise<JobAnswer> {
     return answered(() => {
       const { job, version } = server.of(id)
       return { id, version, job, updatedAt: '' }
     })
   }
-  async function sendEdits(id: string, batch: VersionedBatch) {
+  async function sendEdits(id: string, batch: VersionedBatch): Promise<AppliedAnswer> {
     return answered(() => {
       sent.push({ id, batch })
       const job = server.of(id)
@@ -89,7 +107,7 @@ export function fakeServer(jobs: Record<string, Job>) {
       return { version: job.version, at: job.version }
     })
   }
-  async function sendPicture(_id: string, picture: string, bytes: Blob) {
+  async function sendPicture(_id: string, picture: string, bytes: Blob): Promise<PictureAnswer> {
     return answered(() => {
       const why = server.refusedPictures.get(picture)
       if (why) throw new Refusal(422, why)
@@ -99,4 +117,3 @@ export function fakeServer(jobs: Record<string, Job>) {
   }
   return server
 }
-export type FakeServer = ReturnType<typeof fakeServer>

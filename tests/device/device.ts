@@ -5,7 +5,7 @@ import { editsSender } from '~/sync/edits'
 import { createPictures } from '~/sync/pictures'
 import { createQueue } from '~/sync/queue'
 import { DeviceStorage } from '~/sync/storage'
-import { tables } from './builders'
+import { tables } from '~~/tests/support/builders'
 import type { FakeServer } from './fakeServer'
 
 const QUICK = { first: 2, longest: 10 }
