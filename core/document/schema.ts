@@ -31,6 +31,7 @@ import { MATERIALS } from '../timber/materials'
 import type { Section } from '../timber/section'
 import { EXPOSURES, LINE_KINDS } from '../wind/fence'
 import { DUTIES, FOOTING_KINDS, HOLE_SHAPES, JOB_FORMAT, JOB_VERSION, MARK_KINDS, SERVICES } from './vocabulary'
+import type { Tables } from '../tables/tables'
 
 /*
  * What a job file may hold: the one source of the document's types (job.ts), of its JSON Schema, of what
@@ -99,7 +100,7 @@ export const holeSchema = record({
   fillTop: quantity(-0.2, 1, 'm'),
 })
 
-const partKey = (kind: string) => tableKey(kind, ({ parts }) => parts.lists[kind]?.rows ?? [])
+const partKey = (kind: string) => tableKey(kind, ({ parts }: Tables) => parts.lists[kind]?.rows ?? [])
 /** Parts by their kind: which kinds there are, the tables say. */
 const partsSchema = typed<Record<string, string> | undefined>(
   lazy((value: unknown) => {
@@ -109,9 +110,9 @@ const partsSchema = typed<Record<string, string> | undefined>(
   }),
 )
 export const repairSchema = record({
-  method: tableKey('method', ({ parts }) => parts.methods),
-  mix: tableKey('mix', ({ mixes }) => mixes),
-  filling: tableKey('way of filling', ({ fillings }) => fillings),
+  method: tableKey('method', ({ parts }: Tables) => parts.methods),
+  mix: tableKey('mix', ({ mixes }: Tables) => mixes),
+  filling: tableKey('way of filling', ({ fillings }: Tables) => fillings),
   // As older files have them; `parts` stands before them.
   spur: partKey('spur'),
   fixing: partKey('fixing'),
@@ -169,7 +170,7 @@ export const postSchema = record({
   section: sectionSchema,
   length: quantity(0.3, 12, 'm'),
   ageYears: quantity(0, 200, 'years'),
-  soil: tableKey('soil', ({ soils }) => soils),
+  soil: tableKey('soil', ({ soils }: Tables) => soils),
   saturated: flag(),
   footing: footingSchema.optional(),
   gate: gateSchema.optional(),

@@ -9,7 +9,6 @@ import {
   type ObjectShape,
   type Schema,
 } from 'yup'
-import type { Tables } from '../tables/tables'
 
 /*
  * Fields that documents, commands and calculations are made of. Nothing is coerced: a length typed as text is
@@ -18,7 +17,7 @@ import type { Tables } from '../tables/tables'
 
 /** What a schema is read with: keys of table rows are checked against these. */
 export interface ReadWith {
-  tables: Tables
+  tables: unknown
 }
 
 export const range = (minimum: number, maximum: number, unit: string) =>
@@ -40,10 +39,10 @@ export function choice<const T extends string>(values: readonly T[]) {
 }
 export const neededChoice = <const T extends string>(values: readonly T[]) => choice(values).required(oneOf(values))
 
-type Rows = (tables: Tables) => readonly { key: string }[]
+type Rows<Tables> = (tables: Tables) => readonly { key: string }[]
 
 /** The key of a row of a table; which keys there are, the tables say that the document is read with. */
-export function tableKey(table: string, rows: Rows) {
+export function tableKey<Tables>(table: string, rows: Rows<Tables>) {
   return string()
     .strict()
     .typeError(`the key of a ${table}`)
@@ -51,12 +50,13 @@ export function tableKey(table: string, rows: Rows) {
     .test('known', (value, { options, createError }) => {
       const context = options.context as ReadWith | undefined
       if (context === undefined || value === undefined) return true
-      const keys = rows(context.tables).map(({ key }) => key)
+      const keys = rows(context.tables as Tables).map(({ key }) => key)
       return keys.includes(value) || createError({ message: oneOf(keys) })
     })
 }
 /** The same, and it may not be missing. */
-export const neededKey = (table: string, rows: Rows) => tableKey(table, rows).required(`the key of a ${table}`)
+export const neededKey = <Tables>(table: string, rows: Rows<Tables>) =>
+  tableKey(table, rows).required(`the key of a ${table}`)
 
 export const flag = () => boolean().strict().typeError('true or false')
 export const text = (longest: number) =>

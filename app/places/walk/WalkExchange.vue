@@ -7,7 +7,7 @@ import { jobGeoJson } from '~~/core/exchange/geojson'
 import { postsTable } from '~~/core/exchange/posts'
 import type { Command } from '~~/core/edit/commands'
 import { jobFileName } from '~~/core/document/fileName'
-import { nextLineId } from '~~/core/document/grow'
+import { nextLineId } from '~~/core/edit/grow'
 import type { Line, Post } from '~~/core/document/job'
 import { csvOf, readPostsFile, saveFile, type TableFile } from '~/exchange/files'
 

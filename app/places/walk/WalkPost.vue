@@ -6,7 +6,7 @@ import PostFacts from './PostFacts.vue'
 import QuantityField from '~/controls/QuantityField.vue'
 import type { InputError } from '~~/core/errors'
 import type { Gate } from '~~/core/document/job'
-import { copyOf, nextPostIds, shareFacts } from '~~/core/document/grow'
+import { copyOf, nextPostIds, shareFacts } from '~~/core/edit/grow'
 import { groundLevel, rodReading } from '~~/core/setout/levels'
 
 /** One post: where it stands, what it is, what hangs on it. */

@@ -1,5 +1,5 @@
-import { checkJob } from './check'
-import { applyCommands } from '../edit/apply'
+import { checkJob } from '../document/check'
+import { applyCommands } from './apply'
 import { describe, expect, it } from 'vitest'
 import { snapStation } from '../setout/snap'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'

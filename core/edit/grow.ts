@@ -1,7 +1,7 @@
 import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
-import type { Command } from '../edit/commands'
-import type { Job, Line, Post } from './job'
+import type { Command } from './commands'
+import type { Job, Line, Post } from '../document/job'
 
 /* Growing a job: names for what is new, and facts that posts share. */
 
