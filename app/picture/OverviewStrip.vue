@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, useTemplateRef } from 'vue'
+import { drag, select, type D3DragEvent } from 'd3'
+import { computed, useTemplateRef, watch } from 'vue'
 import { useElementSize } from '@vueuse/core'
 import type { PostSummary } from '~~/core/document/summary'
 import { nearestPost, overviewMarks, strokeOf } from '~/picture/model/overviewModel'
@@ -16,29 +17,17 @@ const marks = computed(() => overviewMarks(props.posts, props.length, width.valu
 const stroke = computed(() => strokeOf(marks.value, width.value))
 const framed = computed(() => (props.chosen === undefined ? undefined : marks.value[props.chosen]))
 
-let dragging = false
-function go(event: PointerEvent): void {
-  if (event.type === 'pointerdown') dragging = true
-  if (!dragging || props.chosen === undefined || marks.value.length === 0) return
-  const { left } = frame.value!.getBoundingClientRect()
-  emit('choose', nearestPost(marks.value, event.clientX - left))
-}
-function stop(): void {
-  dragging = false
-}
+const pull = drag<HTMLElement, unknown>()
+  .filter(() => props.chosen !== undefined && marks.value.length > 0)
+  .container(function () {
+    return this
+  })
+  .on('start drag', ({ x }: D3DragEvent<HTMLElement, unknown, unknown>) => emit('choose', nearestPost(marks.value, x)))
+watch(frame, (element) => element && select<HTMLElement, unknown>(element).call(pull))
 </script>
 
 <template>
-  <div
-    ref="frame"
-    class="overview"
-    :class="{ live: chosen !== undefined }"
-    :style="{ height: `${height}px` }"
-    @pointerdown="go"
-    @pointermove="go"
-    @pointerup="stop"
-    @pointerleave="stop"
-  >
+  <div ref="frame" class="overview" :class="{ live: chosen !== undefined }" :style="{ height: `${height}px` }">
     <svg v-if="width" :width="width" :height="height" role="img" :aria-label="label">
       <rect x="10" :y="9" :width="Math.max(0, width - 20)" :height="groundY - 11" class="cladding" />
       <line x1="0" :x2="width" :y1="groundY" :y2="groundY" class="ground-line" />

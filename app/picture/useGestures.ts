@@ -1,5 +1,5 @@
-import { useEventListener } from '@vueuse/core'
-import type { Ref } from 'vue'
+import { select, zoom, zoomIdentity, type D3ZoomEvent, type ZoomTransform } from 'd3'
+import { onScopeDispose, watch, type Ref } from 'vue'
 
 /** A pointer that has moved less is a tap, px. */
 const TAP = 6
@@ -14,67 +14,74 @@ export interface Gestures {
   enlarge: (factor: number) => void
 }
 
+type ZoomEvent = D3ZoomEvent<HTMLElement, unknown>
+const isWheel = (event: Event | null): event is WheelEvent => event?.type === 'wheel'
+
 /** One finger moves, two fingers or the wheel make it larger; a tap stays a tap. */
 export function useGestures(frame: Ref<HTMLElement | null>, enabled: () => boolean, gestures: Gestures): void {
-  const pointers = new Map<number, { x: number; y: number }>()
-  let start = { x: 0 }
-  let moving: 'nothing' | 'tap' | 'thing' | 'drawing' = 'nothing'
+  let moving: 'nothing' | 'thing' | 'drawing' = 'nothing'
+  let isPinched = false
   let target: Element | undefined
-  let apart = 0
+  let before: ZoomTransform = zoomIdentity
 
-  const distance = () => {
-    const [a, b] = [...pointers.values()]
-    return a && b ? Math.hypot(a.x - b.x, a.y - b.y) : 0
-  }
-
-  useEventListener(frame, 'pointerdown', (event: PointerEvent) => {
-    if (!enabled() || (event.target as Element).closest('button')) return
-    pointers.set(event.pointerId, { x: event.clientX, y: event.clientY })
-    if (pointers.size === 1) {
-      start = { x: event.clientX }
-      moving = 'tap'
-      target = event.target as Element
-    } else {
+  function moved({ transform, sourceEvent }: ZoomEvent): void {
+    if (transform.k !== before.k) {
+      // Two fingers, or the wheel: what one finger had begun is over.
       if (moving === 'drawing') gestures.rest(0)
       moving = 'nothing'
-      apart = distance()
+      isPinched = true
+      gestures.enlarge(transform.k / before.k)
+    } else if (!isPinched && !isWheel(sourceEvent)) {
+      if (moving === 'nothing' && Math.abs(transform.x) > TAP) moving = gestures.grab(target!) ? 'thing' : 'drawing'
+      if (moving === 'thing') gestures.pull(transform.x)
+      if (moving === 'drawing') gestures.pan(transform.x)
     }
-  })
-  useEventListener(frame, 'pointermove', (event: PointerEvent) => {
-    if (!pointers.has(event.pointerId)) return
-    pointers.set(event.pointerId, { x: event.clientX, y: event.clientY })
-    if (pointers.size === 2) {
-      const now = distance()
-      if (apart > 0) gestures.enlarge(now / apart)
-      apart = now
-      return
-    }
-    const pixels = event.clientX - start.x
-    if (moving === 'tap' && Math.abs(pixels) > TAP) {
-      moving = gestures.grab(target!) ? 'thing' : 'drawing'
-      // Only now: a captured tap would not reach the post under it.
-      frame.value?.setPointerCapture(event.pointerId)
-    }
-    if (moving === 'thing') gestures.pull(pixels)
-    if (moving === 'drawing') gestures.pan(pixels)
-  })
-  const end = (event: PointerEvent) => {
-    if (!pointers.delete(event.pointerId)) return
-    if (moving === 'thing') void gestures.drop()
-    if (moving === 'drawing') gestures.rest(event.clientX - start.x)
-    if (pointers.size === 0) moving = 'nothing'
+    before = transform
   }
-  useEventListener(frame, 'pointerup', end)
-  useEventListener(frame, 'pointercancel', end)
-  useEventListener(
+  function ended(this: HTMLElement & { __zoom?: ZoomTransform }, { transform }: ZoomEvent): void {
+    if (moving === 'thing') void gestures.drop()
+    if (moving === 'drawing') gestures.rest(transform.x)
+    moving = 'nothing'
+    // Each gesture is measured from where it begins: where the drawing stands, the drawing itself says.
+    this.__zoom = zoomIdentity
+  }
+
+  const behaviour = zoom<HTMLElement, unknown>()
+    .clickDistance(TAP)
+    .filter((event: MouseEvent) => {
+      const onButton = (event.target as Element).closest('button') !== null
+      return enabled() && !onButton && !event.button && !isSideways(event)
+    })
+    .on('start', ({ sourceEvent }: ZoomEvent) => {
+      target = (sourceEvent as Event | null)?.target as Element | undefined
+      isPinched = false
+      before = zoomIdentity
+    })
+    .on('zoom', moved)
+    .on('end', ended)
+
+  /** A wheel that turns sideways goes on to the next post. */
+  const isSideways = (event: Event) => isWheel(event) && Math.abs(event.deltaX) > Math.abs(event.deltaY)
+  function sideways(event: WheelEvent): void {
+    if (!enabled() || !isSideways(event)) return
+    event.preventDefault()
+    gestures.rest(-event.deltaX)
+  }
+
+  function release(element: HTMLElement): void {
+    select(element).on('.zoom', null).on('wheel.sideways', null)
+  }
+  watch(
     frame,
-    'wheel',
-    (event: WheelEvent) => {
-      if (!enabled()) return
-      event.preventDefault()
-      if (Math.abs(event.deltaX) > Math.abs(event.deltaY)) gestures.rest(-event.deltaX)
-      else gestures.enlarge(event.deltaY < 0 ? 1.12 : 1 / 1.12)
+    (element, earlier) => {
+      if (earlier) release(earlier)
+      if (!element) return
+      select<HTMLElement, unknown>(element)
+        .call(behaviour)
+        .on('dblclick.zoom', null)
+        .on('wheel.sideways', sideways, { passive: false })
     },
-    { passive: false },
+    { immediate: true },
   )
+  onScopeDispose(() => frame.value && release(frame.value))
 }

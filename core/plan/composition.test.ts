@@ -46,9 +46,12 @@ const POSTS: [string, Partial<Post>][] = [
   ['with a leaf on it', { ...rotted, duty: 'gate-hinge', gate: { leafWidth: 1.1, leafMass: 30, hingeSpacing: 1.1 } }],
 ]
 const alike = (count: number, post: Partial<Post>): Job => jobOf({ ...runOfPosts(count, 2.5, () => post), height: 1.5 })
-const methodsOf = (job: Job, id: string): MethodPlan[] =>
-  plan(job, tables).posts.find(({ post }) => post === id)!.methods
-const methodOf = (job: Job, id: string, key: string) => methodsOf(job, id).find(({ method }) => method === key)!
+/** One method of a post, beside making safe, which is always open. */
+function methodOf(job: Job, id: string, key: string): MethodPlan {
+  const among = repairMethods.filter((method) => method.key === key || method.key === 'make-safe')
+  const { methods } = plan(job, tables, among).posts.find(({ post }) => post === id)!
+  return methods.find(({ method }) => method === key)!
+}
 const changed = (job: Job, post: string, change: Partial<Post>): Job => ({
   ...job,
   lines: job.lines.map((line) => ({

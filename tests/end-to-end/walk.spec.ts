@@ -130,7 +130,9 @@ test('what is marked along the line is a warning at the post near it', async ({ 
   await expect(page.getByText('A buried service lies')).toBeHidden()
 })
 
-test('two fingers and keys draw it larger, one finger goes along the line', async ({ page, request }) => {
+test('two fingers and keys draw it larger, one finger goes along the line', async ({ browser, request, baseURL }) => {
+  const page = await (await browser.newContext({ baseURL, hasTouch: true, serviceWorkers: 'block' })).newPage()
+  const touch = await page.context().newCDPSession(page)
   const id = await importJob(request, trialJob('Zoom'))
   await open(page, `/jobs/${id}/look?post=T3`)
   await expect(page.getByRole('heading', { name: 'T3: what do you see?' })).toBeVisible()
@@ -141,19 +143,18 @@ test('two fingers and keys draw it larger, one finger goes along the line', asyn
       return x('T4') - x('T2')
     })
   /** Moves fingers over the drawing: one list of places for each of them. */
-  const fingers = (paths: number[][]) =>
-    page.evaluate((all) => {
-      const drawing = document.querySelector('[data-drawing]')!
-      const { left, width } = drawing.getBoundingClientRect()
-      const send = (type: string, pointerId: number, x: number) =>
-        drawing.dispatchEvent(
-          new PointerEvent(type, { pointerId, bubbles: true, clientX: left + width / 2 + x, clientY: 400 }),
-        )
-      all.forEach((path, finger) => send('pointerdown', finger + 1, path[0]!))
-      for (let step = 1; step < all[0]!.length; step++)
-        all.forEach((path, finger) => send('pointermove', finger + 1, path[step]!))
-      all.forEach((path, finger) => send('pointerup', finger + 1, path.at(-1)!))
-    }, paths)
+  async function fingers(paths: number[][]): Promise<void> {
+    const { x, width } = (await page.locator('[data-drawing]').boundingBox())!
+    const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', step?: number) =>
+      touch.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints:
+          step === undefined ? [] : paths.map((path, id) => ({ x: x + width / 2 + path[step]!, y: 400, id })),
+      })
+    await send('touchStart', 0)
+    for (let step = 1; step < paths[0]!.length; step++) await send('touchMove', step)
+    await send('touchEnd')
+  }
 
   const before = await bay()
   await fingers([

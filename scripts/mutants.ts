@@ -1,0 +1,146 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { mutantsOf, mutated, type Mutant } from './lib/mutants'
+import { root, state } from './lib/paths.mjs'
+
+/*
+ * npm run mutants [ROOM…]: small wrong changes, one at a time, and whether the unit tests notice. A fixed sample of
+ * each room where things are put together, chosen by their own digest, so that two runs try the same ones. The report
+ * is docs/mutants.md; a word on a survivor that stands there is kept.
+ */
+
+const SAMPLE = 30
+const AT_ONCE = 2
+const CAUGHT_SHARE = 0.8
+/** Room, and the tests that speak of it. */
+const ROOMS: Record<string, string[]> = {
+  'core/repair': ['core/repair', 'core/plan'],
+  'core/plan': ['core/plan', 'core/repair/adding', 'core/items', 'core/calc'],
+  'core/edit': ['core/edit', 'core/document', 'core/repair/adding', 'app/job'],
+  'app/sync': ['app/sync', 'app/job'],
+  'core/ground': ['core/ground', 'core/calc', 'core/repair', 'core/plan/plan.test'],
+  'core/concrete': ['core/concrete', 'core/calc', 'core/plan/plan.test', 'core/plan/composition'],
+}
+const REPORT = join(root, 'docs', 'mutants.md')
+const COPIED = [
+  'app',
+  'core',
+  'data',
+  'shared',
+  'server',
+  'cli',
+  'database',
+  'evaluation',
+  'tests',
+  'docs',
+  'scripts',
+  'package.json',
+  'vitest.config.ts',
+  'tsconfig.json',
+  'tsconfig.core.json',
+]
+
+interface Tried extends Mutant {
+  room: string
+  caught: boolean
+}
+
+const nameOf = ({ file, line, was, is }: Mutant) => `${file}:${line} \`${short(was)}\` → \`${short(is)}\``
+const short = (text: string) =>
+  (text.length > 60 ? `${text.slice(0, 57)}…` : text).replaceAll('\n', ' ').replaceAll('|', '\\|')
+const digest = ({ file, was, is, start }: Mutant) =>
+  createHash('sha256').update(`${file} ${start} ${was} ${is}`).digest('hex')
+
+function sourcesOf(room: string): string[] {
+  return readdirSync(join(root, room), { recursive: true, encoding: 'utf8' })
+    .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts') && !name.endsWith('types.ts'))
+    .map((name) => join(room, name))
+}
+const sampleOf = (room: string): Mutant[] =>
+  sourcesOf(room)
+    .flatMap((file) => mutantsOf(file, readFileSync(join(root, file), 'utf8')))
+    .sort((a, b) => digest(a).localeCompare(digest(b)))
+    .slice(0, SAMPLE)
+
+/** A copy of the tree to spoil. */
+function copyOfTree(index: number): string {
+  const copy = join(state, `mutants-${index}`)
+  rmSync(copy, { recursive: true, force: true })
+  mkdirSync(copy, { recursive: true })
+  for (const name of COPIED) cpSync(join(root, name), join(copy, name), { recursive: true })
+  for (const name of ['node_modules', '.nuxt']) symlinkSync(join(root, name), join(copy, name))
+  return copy
+}
+
+function testsPass(copy: string, tests: readonly string[]): Promise<boolean> {
+  const words = ['vitest', 'run', '--project', 'unit', '--bail', '1', '--reporter', 'dot', ...tests]
+  // A mutant that never ends is caught too.
+  const run = spawn('npx', ['--no-install', ...words], {
+    cwd: copy,
+    stdio: 'ignore',
+    timeout: 180_000,
+    killSignal: 'SIGKILL',
+  })
+  return new Promise((resolve) => run.on('close', (code) => resolve(code === 0)))
+}
+
+/** What fails without a mutant would catch every one. */
+async function requireSound(copy: string): Promise<void> {
+  for (const room of rooms) {
+    if (!(await testsPass(copy, ROOMS[room]!))) throw new Error(`the tests of ${room} fail as they stand`)
+  }
+}
+
+async function tryAll(copy: string, queue: [string, Mutant][], tried: Tried[]): Promise<void> {
+  for (let next = queue.shift(); next; next = queue.shift()) {
+    const [room, mutant] = next
+    const text = readFileSync(join(root, mutant.file), 'utf8')
+    writeFileSync(join(copy, mutant.file), mutated(text, mutant))
+    const caught = !(await testsPass(copy, ROOMS[room]!))
+    writeFileSync(join(copy, mutant.file), text)
+    tried.push({ ...mutant, room, caught })
+    console.log(`${tried.length}. ${caught ? 'caught' : 'survives'}: ${nameOf(mutant)}`)
+  }
+}
+
+/** Words that somebody gave a survivor before. */
+function wordsBefore(): Map<string, string> {
+  if (!existsSync(REPORT)) return new Map()
+  const lines = readFileSync(REPORT, 'utf8').split('\n')
+  return new Map(
+    lines.flatMap((line) => {
+      const parts = /^- (.*` → `.*`): (.*)$/.exec(line)
+      return parts ? [[parts[1]!.replace(/:\d+ /, ' '), parts[2]!] as const] : []
+    }),
+  )
+}
+
+const wanted = process.argv.slice(2)
+const rooms = Object.keys(ROOMS).filter((room) => wanted.length === 0 || wanted.includes(room))
+const queue = rooms.flatMap((room) => sampleOf(room).map((mutant): [string, Mutant] => [room, mutant]))
+const tried: Tried[] = []
+const copies = Array.from({ length: AT_ONCE }, (_, i) => copyOfTree(i))
+await requireSound(copies[0]!)
+await Promise.all(copies.map((copy) => tryAll(copy, queue, tried)))
+
+const before = wordsBefore()
+const sections = rooms.map((room) => {
+  const of = tried.filter((each) => each.room === room)
+  const survivors = of.filter(({ caught }) => !caught).sort((a, b) => nameOf(a).localeCompare(nameOf(b)))
+  const caught = of.length - survivors.length
+  const share = Math.round((100 * caught) / of.length)
+  if (caught / of.length < CAUGHT_SHARE) process.exitCode = 1
+  console.log(`${room}: ${caught} of ${of.length} caught, ${share} %`)
+  const words = survivors.map(
+    (each) => `- ${nameOf(each)}: ${before.get(nameOf(each).replace(/:\d+ /, ' ')) ?? 'not looked at yet'}`,
+  )
+  return `## ${room}: ${caught} of ${of.length} caught, ${share} %\n\n${words.join('\n') || 'None survives.'}\n`
+})
+const head =
+  '# Small wrong changes, and whether the tests notice\n\nWritten by `npm run mutants`: a fixed sample of each room, one change at a time, tried by the unit tests that speak of the room. Listed are those that no test notices, with a word on each.\n'
+if (wanted.length === 0) {
+  writeFileSync(REPORT, [head, ...sections].join('\n'))
+  spawnSync('npx', ['--no-install', 'prettier', '--write', REPORT], { cwd: root })
+}
