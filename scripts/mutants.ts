@@ -1,5 +1,6 @@
-import { spawn, spawnSync } from 'node:child_process'
+import { fork, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
+import { once } from 'node:events'
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { mutantsOf, mutated, type Mutant } from './lib/mutants'
@@ -14,14 +15,25 @@ import { root, state } from './lib/paths.mjs'
 const SAMPLE = 30
 const AT_ONCE = 2
 const CAUGHT_SHARE = 0.8
-/** Room, and the tests that speak of it. */
-const ROOMS: Record<string, string[]> = {
-  'core/repair': ['core/repair', 'core/plan'],
-  'core/plan': ['core/plan', 'core/repair/adding', 'core/items', 'core/calc'],
-  'core/edit': ['core/edit', 'core/document', 'core/repair/adding', 'app/job'],
-  'app/sync': ['app/sync', 'app/job'],
-  'core/ground': ['core/ground', 'core/calc', 'core/repair', 'core/plan/plan.test'],
-  'core/concrete': ['core/concrete', 'core/calc', 'core/plan/plan.test', 'core/plan/composition'],
+/** Room, and the tests that speak of it: the quick ones first, the others for what they let pass. */
+const ROOMS: Record<string, string[][]> = {
+  'core/repair': [
+    ['core/repair'],
+    ['core/plan/plan.test', 'core/plan/diagnosis', 'core/calc'],
+    ['core/plan/composition'],
+  ],
+  'core/plan': [
+    ['core/plan/plan.test', 'core/plan/diagnosis', 'core/items'],
+    ['core/repair'],
+    ['core/plan/composition', 'core/plan/jsonSchema'],
+  ],
+  'core/edit': [['core/edit'], ['core/document', 'core/repair/adding', 'app/job']],
+  'app/sync': [['app/sync'], ['app/job']],
+  'core/ground': [
+    ['core/ground', 'core/calc'],
+    ['core/repair', 'core/plan/plan.test'],
+  ],
+  'core/concrete': [['core/concrete', 'core/calc'], ['core/plan/plan.test', 'core/items'], ['core/plan/composition']],
 }
 const REPORT = join(root, 'docs', 'mutants.md')
 const COPIED = [
@@ -74,32 +86,56 @@ function copyOfTree(index: number): string {
   return copy
 }
 
-function testsPass(copy: string, tests: readonly string[]): Promise<boolean> {
-  const words = ['vitest', 'run', '--project', 'unit', '--bail', '1', '--reporter', 'dot', ...tests]
-  // A mutant that never ends is caught too.
-  const run = spawn('npx', ['--no-install', ...words], {
-    cwd: copy,
-    stdio: 'ignore',
-    timeout: 180_000,
-    killSignal: 'SIGKILL',
-  })
-  return new Promise((resolve) => run.on('close', (code) => resolve(code === 0)))
+const TOO_LONG = 120_000
+
+/** A copy with its tests loaded. */
+interface Bench {
+  passes: (change: { file?: string; text?: string; tests?: string[][] }) => Promise<boolean>
+  stop: () => void
 }
 
-/** What fails without a mutant would catch every one. */
-async function requireSound(copy: string): Promise<void> {
-  for (const room of rooms) {
-    if (!(await testsPass(copy, ROOMS[room]!))) throw new Error(`the tests of ${room} fail as they stand`)
+async function benchOn(copy: string): Promise<Bench> {
+  const start = async () => {
+    const child = fork(join(root, 'scripts', 'lib', 'mutantRunner.mjs'), {
+      cwd: copy,
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    })
+    await once(child, 'message')
+    return child
+  }
+  let child = await start()
+  return {
+    async passes(change) {
+      child.send(change)
+      const timeout = AbortSignal.timeout(TOO_LONG)
+      try {
+        const [{ passed }] = (await once(child, 'message', { signal: timeout })) as [{ passed: boolean }]
+        return passed
+      } catch {
+        // One that never ends is noticed too.
+        child.kill('SIGKILL')
+        child = await start()
+        return false
+      }
+    },
+    stop: () => child.kill('SIGKILL'),
   }
 }
 
-async function tryAll(copy: string, queue: [string, Mutant][], tried: Tried[]): Promise<void> {
+/** What fails without a mutant would catch every one. */
+async function requireSound(bench: Bench): Promise<void> {
+  for (const room of rooms) {
+    if (!(await bench.passes({ tests: ROOMS[room]! }))) throw new Error(`the tests of ${room} fail as they stand`)
+  }
+}
+
+async function tryAll(bench: Bench, queue: [string, Mutant][], tried: Tried[]): Promise<void> {
   for (let next = queue.shift(); next; next = queue.shift()) {
     const [room, mutant] = next
-    const text = readFileSync(join(root, mutant.file), 'utf8')
-    writeFileSync(join(copy, mutant.file), mutated(text, mutant))
-    const caught = !(await testsPass(copy, ROOMS[room]!))
-    writeFileSync(join(copy, mutant.file), text)
+    const { file } = mutant
+    const text = readFileSync(join(root, file), 'utf8')
+    const caught = !(await bench.passes({ file, text: mutated(text, mutant), tests: ROOMS[room]! }))
+    await bench.passes({ file, text })
     tried.push({ ...mutant, room, caught })
     console.log(`${tried.length}. ${caught ? 'caught' : 'survives'}: ${nameOf(mutant)}`)
   }
@@ -121,9 +157,10 @@ const wanted = process.argv.slice(2)
 const rooms = Object.keys(ROOMS).filter((room) => wanted.length === 0 || wanted.includes(room))
 const queue = rooms.flatMap((room) => sampleOf(room).map((mutant): [string, Mutant] => [room, mutant]))
 const tried: Tried[] = []
-const copies = Array.from({ length: AT_ONCE }, (_, i) => copyOfTree(i))
-await requireSound(copies[0]!)
-await Promise.all(copies.map((copy) => tryAll(copy, queue, tried)))
+const benches = await Promise.all(Array.from({ length: AT_ONCE }, (_, i) => benchOn(copyOfTree(i))))
+await requireSound(benches[0]!)
+await Promise.all(benches.map((bench) => tryAll(bench, queue, tried)))
+benches.forEach((bench) => bench.stop())
 
 const before = wordsBefore()
 const sections = rooms.map((room) => {

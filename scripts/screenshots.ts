@@ -49,7 +49,10 @@ try {
     await page.goto(server.address + path(pathOf(of)))
     await page.locator('html[data-ready]').waitFor()
     await page.waitForLoadState('networkidle')
-    if (tap) await page.getByRole('button', { name: tap }).first().click()
+    if (tap) {
+      const [button, tab] = (['button', 'tab'] as const).map((role) => page.getByRole(role, { name: tap }))
+      await button!.or(tab!).first().click()
+    }
     await page.screenshot({ path: join(folder, `${name}.png`) })
     await page.close()
   }

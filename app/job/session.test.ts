@@ -127,6 +127,19 @@ describe('an edit', () => {
   })
 })
 
+describe('one job opened twice on a device', () => {
+  it('shows in both what came of an edit, without asking for the job anew', async () => {
+    const { server, device, session } = await opened()
+    const other = await device.open('one')
+    const read = vi.spyOn(server.api, 'readJob')
+    await session.edit([reading('tap', 'dull')])
+    await saved(session)
+    expect(seen(other.job.value)).toEqual({ tap: 'dull' })
+    expect([session.version.value, other.version.value]).toEqual([2, 2])
+    expect(read).not.toHaveBeenCalled()
+  })
+})
+
 describe('two jobs', () => {
   it('a slow answer for one is never shown or kept under the other', async () => {
     const server = fakeServer({ one: jobCalled('One'), two: jobCalled('Two') })

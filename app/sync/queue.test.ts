@@ -49,13 +49,15 @@ describe('the queue', () => {
     const putting = queue.put('note', 'a b', '1')
     expect(queue.waiting('note', 'a b')).toBe(1)
     await putting
+    await queue.put('note', 'a b', '2')
+    expect(queue.waiting('note', 'a b')).toBe(2)
     await queue.put('note', 'c', '1')
     expect([
       queue.waiting('note'),
       queue.waiting('note', 'a b'),
       queue.waiting('note', 'b'),
       queue.waiting('other'),
-    ]).toEqual([2, 1, 0, 0])
+    ]).toEqual([3, 2, 0, 0])
   })
 
   it('tries again while the server does not answer, and says that it does not', async () => {

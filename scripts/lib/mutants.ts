@@ -25,7 +25,12 @@ const OPERATORS: Partial<Record<ts.SyntaxKind, string>> = {
   [ts.SyntaxKind.AmpersandAmpersandToken]: '||',
   [ts.SyntaxKind.BarBarToken]: '&&',
 }
-const CALLS: Record<string, string> = { min: 'max', max: 'min', some: 'every', every: 'some' }
+const CALLS = new Map([
+  ['min', 'max'],
+  ['max', 'min'],
+  ['some', 'every'],
+  ['every', 'some'],
+])
 
 /** Every mutant of a file: operators, numbers, truths, conditions, least and greatest, calls left out. */
 export function mutantsOf(file: string, text: string): Mutant[] {
@@ -49,8 +54,10 @@ export function mutantsOf(file: string, text: string): Mutant[] {
     if (node.kind === ts.SyntaxKind.FalseKeyword) add(node, 'true')
     if (ts.isIfStatement(node)) add(node.expression, `!(${node.expression.getText(source)})`)
     if (ts.isConditionalExpression(node)) add(node.condition, `!(${node.condition.getText(source)})`)
-    if (ts.isPropertyAccessExpression(node) && ts.isCallExpression(node.parent) && CALLS[node.name.text])
-      add(node.name, CALLS[node.name.text]!)
+    if (ts.isPropertyAccessExpression(node) && ts.isCallExpression(node.parent)) {
+      const other = CALLS.get(node.name.text)
+      if (other) add(node.name, other)
+    }
     if (ts.isExpressionStatement(node) && /^(await |void )?[\w.]+\(/.test(node.getText(source))) add(node, ';')
     ts.forEachChild(node, visit)
   }
