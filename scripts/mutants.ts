@@ -12,7 +12,7 @@ import { root, state } from './lib/paths.mjs'
  * is docs/mutants.md; a word on a survivor that stands there is kept.
  */
 
-const SAMPLE = 30
+const SAMPLE = 20
 const AT_ONCE = 2
 const CAUGHT_SHARE = 0.8
 /** Room, and the tests that speak of it: the quick ones first, the others for what they let pass. */
