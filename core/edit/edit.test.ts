@@ -1,5 +1,5 @@
 import { checkJob } from '../document/check'
-import { applyCommand, applyCommands, commandWords, inverseOfAll } from './apply'
+import { applyCommand, applyCommands, commandWords, inverseOfAll, subjectWords } from './apply'
 import { describe, expect, it } from 'vitest'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
 import { readBatch } from './batch'
@@ -179,4 +179,26 @@ describe('posts, lines, marks and photographs', () => {
       conflicts: [{ mine, theirs: theirs[0] }],
     })
   })
+})
+
+it.each<[Command, string, string]>([
+  [{ name: 'putLine', line: 'A', value: null } as Command, 'A', 'taken out'],
+  [{ name: 'putLine', line: 'A', value: runOfPosts(3) } as Command, 'A', 'a line of 3 posts'],
+  [{ name: 'putMark', line: 'A', mark: 'm', value: null } as Command, 'mark › m', 'taken away'],
+  [{ name: 'putPost', line: 'A', post: 'A2', value: null } as Command, 'A2', 'taken out'],
+  [{ name: 'chooseRepair', line: 'A', post: 'A2', value: 'repair-spur' } as Command, 'A2 › repair', 'repair spur'],
+  [seen(0.02, 'r', 1), 'A2 › observations › probe at ground', '0.02 m'],
+  [{ name: 'setSite', key: 'gust50', value: 40 } as Command, 'site › gust50', '40 m/s'],
+])('says what it writes to, and what it makes true: %j', (command, subject, words) => {
+  expect(subjectWords(command)).toBe(subject)
+  expect(commandWords(command, { length: (metres) => `${metres} m` })).toBe(words)
+})
+
+it('a repair taken back keeps the mix and the filling that were chosen, and nothing else', () => {
+  const repair = { method: 'repair-spur', mix: 'general-20', filling: tables.fillings[0]!.key, hole: { depth: 0.8 } }
+  const chosen = jobOf(runOfPosts(3, 2.4, () => ({ repair })))
+  const after = (value: string | null) =>
+    applyCommand(chosen, { name: 'chooseRepair', ...at, value }).lines[0]!.posts[1]!.repair
+  expect(after(null)).toEqual({ mix: repair.mix, filling: repair.filling })
+  expect(after('steel-pin')).toEqual({ mix: repair.mix, filling: repair.filling, method: 'steel-pin' })
 })
