@@ -1,3 +1,4 @@
+import { build } from 'esbuild'
 import vuetify from 'vite-plugin-vuetify'
 
 export default defineNuxtConfig({
@@ -12,7 +13,12 @@ export default defineNuxtConfig({
   imports: { autoImport: false },
   features: { inlineStyles: false },
   build: { transpile: ['vuetify'] },
-  typescript: { strict: true, typeCheck: false },
+  typescript: {
+    strict: true,
+    typeCheck: false,
+    // Used by the app's own tests: checked as they are.
+    tsConfig: { include: ['../tests/device/*.ts'] },
+  },
   app: {
     head: {
       title: 'Vindex',
@@ -30,12 +36,29 @@ export default defineNuxtConfig({
     databaseUrl: '',
     /** Writes the demo jobs once into an empty database. */
     seedDemo: false,
+    /** Names that the server answers to beside this machine's own, with commas between. */
+    hosts: '',
+    /** From one address; 0 for no limit. */
+    requestsInTenSeconds: 3_000,
   },
   nitro: {
     imports: false,
     compressPublicAssets: true,
     output: { dir: process.env.VINDEX_OUTPUT ?? '.output' },
-    externals: { external: ['mysql2', 'knex', 'sharp'] },
+    externals: { external: ['mysql2', 'knex', 'sharp', 'piscina'] },
+    hooks: {
+      // What the threads of the server run stands beside it.
+      compiled: async ({ options }) => {
+        await build({
+          entryPoints: ['server/worker/index.ts'],
+          outfile: `${options.output.serverDir}/worker.mjs`,
+          bundle: true,
+          platform: 'node',
+          format: 'esm',
+          target: 'node20',
+        })
+      },
+    },
   },
   security: {
     headers: {
@@ -88,6 +111,13 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
   },
   hooks: {
+    // The first page fetches what it shows; the service worker fetches the other places behind it.
+    'build:manifest'(manifest) {
+      for (const part of Object.values(manifest)) {
+        part.dynamicImports = []
+        part.prefetch = false
+      }
+    },
     'vite:extendConfig'(config) {
       config.plugins?.push(vuetify({ autoImport: true }))
     },

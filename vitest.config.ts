@@ -18,6 +18,7 @@ export default defineConfig({
             'data/**/*.test.ts',
             'cli/**/*.test.ts',
             'evaluation/**/*.test.ts',
+            'scripts/**/*.test.ts',
             'app/**/*.test.ts',
             'tests/properties/**/*.test.ts',
           ],
@@ -27,7 +28,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'server',
-          include: ['tests/server/**/*.test.ts'],
+          include: ['tests/server/**/*.test.ts', 'tests/device/**/*.test.ts'],
           testTimeout: 30_000,
           hookTimeout: 60_000,
           globalSetup: ['tests/server/database.setup.ts'],

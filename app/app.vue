@@ -17,6 +17,8 @@ watchEffect(() => theme.change(preferences.theme))
 
 // What waits, of whatever job, goes out when there may be a signal again.
 onMounted(() => void queue.wake())
+// A browser that is short of room asks nobody before it clears what was not asked to stay.
+onMounted(() => void navigator.storage?.persist?.())
 useEventListener('online', queue.wake)
 useEventListener('focus', queue.wake)
 

@@ -5,7 +5,11 @@ import { plan, planner } from '../core/plan/plan'
 import type { Job } from '../core/document/job'
 import { demoJobs } from '../data/demo/jobs'
 import { tables } from '../data/tables'
+import { join } from 'node:path'
+import { startDatabase, TEST_DATABASES } from '../scripts/lib/database.mjs'
+import { state } from '../scripts/lib/paths.mjs'
 import { againstC } from './againstC'
+import { editFigures } from './edits'
 import { pageFigures } from './page'
 
 /* npm run bench: figures for the README. Times depend on the machine; the ratios hardly do. */
@@ -100,5 +104,14 @@ report(
   milliseconds(() => judged.forEach(({ facts, seen }) => diagnose(facts, seen, tables.causes)), 20) / judged.length,
   'ms',
 )
+
+const database = await startDatabase(join(state, 'bench-database'), { names: TEST_DATABASES })
+const { edits, lists } = await editFigures(database.url('vindex_test_bench'))
+await database.stop()
+for (const { posts, edits: made, driver } of edits) {
+  report(`edits of a job of ${posts} posts`, made, 'each second')
+  report('  over the bare driver', made / driver, 'times')
+}
+for (const [jobs, time] of lists) report(`a page of the list, of ${jobs} jobs`, time, 'ms')
 
 for (const [name, value] of await pageFigures()) report(name, value, 'ms')

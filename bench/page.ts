@@ -9,6 +9,7 @@ import { startServer } from '../scripts/lib/server.mjs'
 
 const RUNS = 5
 const STEPS = 30
+const LONG_LINE = /Flood bank, the long boundary/
 
 /** What a person waits for, in a browser that has never been here: medians, ms. */
 export async function pageFigures(): Promise<[name: string, milliseconds: number][]> {
@@ -30,10 +31,10 @@ export async function pageFigures(): Promise<[name: string, milliseconds: number
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
       const began = performance.now()
       await page.goto(server.address)
-      await page.getByRole('link', { name: /Flood bank, the long boundary Sedgewater/ }).waitFor()
+      await page.getByRole('link', { name: LONG_LINE }).first().waitFor()
       first.push(performance.now() - began)
       if (run === RUNS - 1) {
-        await page.getByRole('link', { name: /Flood bank, the long boundary Sedgewater/ }).click()
+        await page.getByRole('link', { name: LONG_LINE }).first().click()
         await page.getByRole('heading', { name: 'F1: what do you see?' }).waitFor()
         walk.push(...(await page.evaluate(stepTimes, STEPS)))
         longLine = await longLineFigures(browser, server.address)

@@ -7,6 +7,8 @@ export const LIMITS = {
   lines: 50,
   /** Of one line: posts, tape readings, rows of a table, places of a course that becomes posts. */
   posts: 2_000,
+  /** Of all lines of a job together. */
+  postsOfJob: 4_000,
   marks: 500,
   /** Places of a course that is kept. */
   coursePoints: 5_000,
@@ -36,4 +38,7 @@ export const LONGEST = {
   person: 100,
   note: 500,
   judgement: 1_000,
+  /** Readings of a line of posts, one after the other; and one of them with its gate. */
+  tape: 40_000,
+  tapeReading: 80,
 } as const

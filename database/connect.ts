@@ -23,19 +23,35 @@ export function connect(url: string): Knex {
   })
 }
 
-/** Brings the tables up to date; several servers may start at once, one of them does it. */
-export async function migrate(database: Knex): Promise<void> {
-  for (let attempt = 1; ; attempt++) {
-    try {
-      await database.migrate.latest()
-      return
-    } catch (error) {
-      const busy = error instanceof Error && error.name === 'MigrationLocked'
-      if (!busy || attempt === LOCK_ATTEMPTS) throw error
-      await new Promise((resolve) => setTimeout(resolve, LOCK_PAUSE))
-    }
-  }
-}
+/** How long one server waits for another that is bringing the tables up to date, s. */
+const LOCK_WITHIN = 60
 
-const LOCK_ATTEMPTS = 60
-const LOCK_PAUSE = 500
+/**
+ * Brings the tables up to date; several servers may start at once, one of them does it. The lock is one of the
+ * database's own, which ends with the connection: a process that died keeps nobody waiting.
+ *
+ * @throws Error in one sentence when the tables belong to a newer version
+ */
+export async function migrate(database: Knex): Promise<void> {
+  await database.transaction(async (holder) => {
+    const [[{ taken }]] = await holder.raw('select get_lock(concat(database(), ?), ?) as taken', [LOCK, LOCK_WITHIN])
+    if (taken !== 1) throw new Error('another server has been changing the tables for a minute: try again')
+    try {
+      await requireKnown(database)
+      // Held by nobody alive, since whoever would hold it holds ours first.
+      await database.migrate.forceFreeMigrationsLock()
+      await database.migrate.latest()
+    } finally {
+      await holder.raw('select release_lock(concat(database(), ?))', [LOCK])
+    }
+  })
+}
+const LOCK = '-migrations'
+
+async function requireKnown(database: Knex): Promise<void> {
+  if (!(await database.schema.hasTable('knex_migrations'))) return
+  const known = await migrationSource.getMigrations([])
+  const done = await database('knex_migrations').pluck<string[]>('name')
+  const newer = done.find((name) => !known.includes(name))
+  if (newer) throw new Error(`this database belongs to a newer Vindex (${newer}): start that one`)
+}

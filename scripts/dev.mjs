@@ -8,7 +8,6 @@ import { DATABASE_PROGRAMS, ensurePackages, ensurePrograms } from './lib/setup.m
 await ensurePrograms(DATABASE_PROGRAMS)
 await ensurePackages()
 const database = await startDatabase(join(state, 'development'))
-database.create('vindex')
 const nuxt = spawn('npx', ['--no-install', 'nuxt', 'dev'], {
   cwd: root,
   stdio: 'inherit',

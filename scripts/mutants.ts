@@ -7,7 +7,7 @@ import { mutantsOf, mutated, type Mutant } from './lib/mutants'
 import { root, state } from './lib/paths.mjs'
 
 /*
- * npm run mutants [ROOM…]: small wrong changes, one at a time, and whether the unit tests notice. A fixed sample of
+ * npm run mutants [-- ROOM…]: small wrong changes, one at a time, and whether the unit tests notice. A fixed sample of
  * each room where things are put together, chosen by their own digest, so that two runs try the same ones. The report
  * is docs/mutants.md; a word on a survivor that stands there is kept.
  */
@@ -163,7 +163,7 @@ await Promise.all(benches.map((bench) => tryAll(bench, queue, tried)))
 benches.forEach((bench) => bench.stop())
 
 const before = wordsBefore()
-const sections = rooms.map((room) => {
+const sectionOf = (room: string): string => {
   const of = tried.filter((each) => each.room === room)
   const survivors = of.filter(({ caught }) => !caught).sort((a, b) => nameOf(a).localeCompare(nameOf(b)))
   const caught = of.length - survivors.length
@@ -174,10 +174,13 @@ const sections = rooms.map((room) => {
     (each) => `- ${nameOf(each)}: ${before.get(nameOf(each).replace(/:\d+ /, ' ')) ?? 'not looked at yet'}`,
   )
   return `## ${room}: ${caught} of ${of.length} caught, ${share} %\n\n${words.join('\n') || 'None survives.'}\n`
-})
+}
+/** A room that was not tried now stands as it was found the last time. */
+const known = existsSync(REPORT) ? readFileSync(REPORT, 'utf8').split(/^(?=## )/m) : []
+const sections = Object.keys(ROOMS).flatMap((room) =>
+  rooms.includes(room) ? [sectionOf(room)] : known.filter((section) => section.startsWith(`## ${room}:`)),
+)
 const head =
   '# Small wrong changes, and whether the tests notice\n\nWritten by `npm run mutants`: a fixed sample of each room, one change at a time, tried by the unit tests that speak of the room. Listed are those that no test notices, with a word on each.\n'
-if (wanted.length === 0) {
-  writeFileSync(REPORT, [head, ...sections].join('\n'))
-  spawnSync('npx', ['--no-install', 'prettier', '--write', REPORT], { cwd: root })
-}
+writeFileSync(REPORT, [head, ...sections.map((section) => `${section.trimEnd()}\n`)].join('\n'))
+spawnSync('npx', ['--no-install', 'prettier', '--write', REPORT], { cwd: root })

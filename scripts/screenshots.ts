@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import { demoJobs } from '../data/demo/jobs'
+import type { ListPage } from '../shared/contract'
 import { ensureBuild } from './lib/build.mjs'
 import { freePort, startDatabase } from './lib/database.mjs'
 import { root, state } from './lib/paths.mjs'
@@ -42,7 +43,7 @@ await recreate(database.url('vindex'))
 const server = await startServer({ build, databaseUrl: database.url('vindex'), port: await freePort(), seedDemo: true })
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] })
 try {
-  const jobs = (await (await fetch(`${server.address}/api/jobs`)).json()) as { id: string; name: string }[]
+  const { jobs } = (await (await fetch(`${server.address}/api/jobs`)).json()) as ListPage
   const pathOf = (wanted: string) => `/jobs/${jobs.find(({ name }) => name === wanted)!.id}`
   for (const { name, path, size, tap, of = bankSide } of VIEWS) {
     const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' })

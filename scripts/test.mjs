@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureBuild } from './lib/build.mjs'
-import { freePort, startDatabase } from './lib/database.mjs'
+import { freePort, startDatabase, TEST_DATABASES } from './lib/database.mjs'
 import { root, state } from './lib/paths.mjs'
 import { say, step } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
@@ -38,7 +38,9 @@ await check('types', ['vue-tsc', '-b', '--noEmit'])
 
 const database = process.env.DATABASE_URL
   ? undefined
-  : await step('starting a database for the tests', () => startDatabase(join(state, 'test-database')))
+  : await step('starting a database for the tests', () =>
+      startDatabase(join(state, 'test-database'), { names: TEST_DATABASES }),
+    )
 const databaseUrl = (name) => {
   if (database) return database.url(name)
   const url = new URL(process.env.DATABASE_URL)

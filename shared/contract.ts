@@ -22,6 +22,26 @@ export interface JobAnswer {
   updatedAt: string
 }
 
+/** A page of the list. */
+export interface ListPage {
+  jobs: ListedJob[]
+  /** To be handed back for the next page; absent on the last. */
+  next?: string
+}
+
+/** An entry of a job's history. */
+export interface HistoryAnswer {
+  version: number
+  batchId: string
+  commands: Command[]
+  madeAt: string
+}
+export interface HistoryPage {
+  entries: HistoryAnswer[]
+  /** Version after which the next page begins; absent on the last. */
+  next?: number
+}
+
 export interface CreatedJob {
   id: string
   version: number
@@ -29,12 +49,12 @@ export interface CreatedJob {
 
 /** A batch of edits was taken. */
 export interface AppliedAnswer {
+  /** The batch that this is the answer to. */
+  batch: string
   /** The job's version now. */
   version: number
   /** The version that this batch made: an earlier one, where the batch had arrived before. */
   at: number
-  /** The job as it is now, where the batch had arrived before: the sender missed the answer. */
-  job?: Job
 }
 
 /** Of a picture that is stored; SHA-256 of what is stored. */
@@ -43,6 +63,10 @@ export interface PictureAnswer {
   pixelWidth: number
   pixelHeight: number
   checksum: string
+  /** What this is the answer to: identity, bytes and SHA-256 of the picture as it was sent. */
+  id: string
+  sentBytes: number
+  sentChecksum: string
 }
 
 /** RFC 9457 problem document, and what some of them carry beside it. */
@@ -55,9 +79,8 @@ export interface Problem {
   key?: string
   value?: unknown
   range?: string
-  /** Others have written since: both sides. */
+  /** Others have written since: their version, and both sides. */
   version?: number
-  job?: Job
   mine?: Command[]
   theirs?: Command[]
 }

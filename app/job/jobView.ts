@@ -14,7 +14,7 @@ const FACTS = ['material', 'duty', 'ageYears']
  * The chosen post of an open job with its line and figures, for every place of the work. The choice stands in the
  * address, so that it survives a reload and can be handed on.
  */
-export function createJobView(session: Pick<JobSession, 'id' | 'job'>, showsRepair: () => boolean) {
+export function createJobView(session: Pick<JobSession, 'id' | 'job' | 'renamed'>, showsRepair: () => boolean) {
   const router = useRouter()
   const route = router.currentRoute
   const planJob = planner(tables)
@@ -39,6 +39,11 @@ export function createJobView(session: Pick<JobSession, 'id' | 'job'>, showsRepa
       posts.value.findIndex(({ post }) => post.id === chosenId.value),
     ),
   )
+  // The post that is looked at is the same one under its new name.
+  watch(session.renamed, (names) => {
+    const name = names.get(String(chosenId.value))
+    if (name !== undefined) choose(name)
+  })
   const line = computed<ResolvedLine | undefined>(() => posts.value[index.value]?.line)
   const post = computed<ResolvedPost | undefined>(() => posts.value[index.value]?.post)
   const postPlan = computed<PostPlan | undefined>(() => plan.value?.posts[index.value])

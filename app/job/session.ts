@@ -1,17 +1,20 @@
 import { computed, ref, shallowRef, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import type { Job } from '~~/core/document/job'
-import { applyCommands, inverseOfAll } from '~~/core/edit/apply'
+import { applyCommands } from '~~/core/edit/apply'
 import type { VersionedBatch } from '~~/core/edit/batch'
 import { checkEdit } from '~~/core/edit/check'
 import type { Command } from '~~/core/edit/commands'
 import { rebase, type Conflict } from '~~/core/edit/rebase'
+import { isRenaming } from '~~/core/edit/renames'
 import type { InputError } from '~~/core/errors'
 import type { Tables } from '~~/core/tables/tables'
 import { Refusal, type Api } from '~/sync/api'
-import { EDITS, withWaiting, type EditsNews, type EditsSender } from '~/sync/edits'
+import { EDITS, renamedStep, withWaiting, type EditsNews, type EditsSender } from '~/sync/edits'
 import { newIdentity } from '~/sync/identity'
 import type { Queue } from '~/sync/queue'
-import { plain, type DeviceStorage } from '~/sync/storage'
+import { plain, type DeviceStorage, type Step } from '~/sync/storage'
+import { batchesOf } from './batches'
+import { stepOf, takeBack } from './wayBack'
 
 /** Edits that can be taken back. */
 const STEPS_BACK = 200
@@ -39,6 +42,8 @@ export interface JobSession {
   refused: Ref<string>
   /** Others' edits have come in beside ours. */
   merged: Ref<boolean>
+  /** What of ours goes by another name now, since others have used it: by its old name. */
+  renamed: ShallowRef<ReadonlyMap<string, string>>
   /** The device's own copy is shown; the server's is being asked for. */
   opened: Promise<void>
   /** Takes the server's copy if it has moved on and nothing waits here. */
@@ -56,7 +61,7 @@ export interface JobSession {
 export interface SessionNeeds {
   storage: DeviceStorage
   queue: Pick<Queue, 'put' | 'reachable' | 'wake'>
-  edits: Pick<EditsSender, 'listen'>
+  edits: Pick<EditsSender, 'listen' | 'tellOthers'>
   api: Pick<Api, 'readJob'>
   tables: Tables
 }
@@ -69,8 +74,9 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
   const failure = ref('')
   const refused = ref('')
   const merged = ref(false)
-  const undoSteps = shallowRef<Command[][]>([])
-  const redoSteps = shallowRef<Command[][]>([])
+  const renamed = shallowRef<ReadonlyMap<string, string>>(new Map())
+  const undoSteps = shallowRef<Step[]>([])
+  const redoSteps = shallowRef<Step[]>([])
   let base: Job | undefined
   let isClosed = false
 
@@ -88,22 +94,37 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
 
   function hear(news: EditsNews): void {
     switch (news.what) {
-      case 'taken':
+      case 'taken': {
+        const isOursAlone = waiting.value[0]?.id === news.batch && news.at === news.version
         waiting.value = waiting.value
           .filter((batch) => batch.id !== news.batch)
           .map((batch) => (batch.version < news.at ? { ...batch, version: news.at } : batch))
-        return stand(news.job, news.version)
+        if (!isOursAlone) return stand(news.job, news.version)
+        // What is shown had it in already, and what waits behind it.
+        base = news.job
+        version.value = news.version
+        return
+      }
       case 'merged': {
-        const { clean, conflicts: met } = rebase(waiting.value, news.theirs)
+        const { before, job: after } = news
+        const { clean, conflicts: met, renames } = rebase(waiting.value, news.theirs, { before, after })
         waiting.value = clean.map((batch) => ({ ...batch, version: news.version }))
         conflicts.value = [...conflicts.value, ...met]
         merged.value = true
+        if (isRenaming(renames)) {
+          for (const steps of [undoSteps, redoSteps])
+            steps.value = steps.value.map((step) => renamedStep(step, renames))
+          renamed.value = new Map([...renamed.value, ...renames.posts, ...renames.lines])
+        }
         return stand(news.job, news.version)
       }
       case 'refused':
         refused.value = news.why
         waiting.value = waiting.value.filter((batch) => batch.id !== news.batch)
         if (base) stand(base, version.value)
+        return
+      case 'resolved':
+        conflicts.value = without(conflicts.value, news.conflict)
     }
   }
   const stopListening = edits.listen(id, hear)
@@ -111,7 +132,7 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
   async function open(): Promise<void> {
     const [kept, rows, choices, wayBack] = await storage.transaction(
       'r',
-      [storage.jobs, storage.outbox, storage.conflicts, storage.wayBack],
+      ['jobs', 'outbox', 'conflicts', 'wayBack'],
       () =>
         Promise.all([
           storage.jobs.get(id),
@@ -138,7 +159,7 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
       // An edit made while the answer was on its way stands on the version before it: its own sending merges.
       if (isClosed || (base && (waiting.value.length > 0 || read.version <= version.value))) return
       stand(read.job, read.version)
-      await storage.jobs.put({ id, version: read.version, job: plain(read.job) })
+      await storage.keep(() => storage.jobs.put({ id, version: read.version, job: plain(read.job) }))
     } catch (error) {
       if (!(error instanceof Refusal)) throw error
       queue.reachable.value = !error.passing
@@ -151,8 +172,7 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
     if (!before) return undefined
     const error = checkEdit(before, commands, tables)
     if (error) return error
-    const inverse = inverseOfAll(before, commands)
-    undoSteps.value = [...undoSteps.value, inverse].slice(-STEPS_BACK)
+    undoSteps.value = [...undoSteps.value, plain(stepOf(before, commands))].slice(-STEPS_BACK)
     redoSteps.value = []
     await enqueue(commands)
     return undefined
@@ -160,29 +180,34 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
 
   /** Shown at once; sent when this device has kept it; called saved after the server's answer. */
   async function enqueue(commands: readonly Command[]): Promise<void> {
-    const batch: VersionedBatch = { id: newIdentity(), version: version.value, commands: plain([...commands]) }
-    job.value = applyCommands(job.value!, batch.commands)
-    waiting.value = [...waiting.value, batch]
-    await Promise.all([queue.put(EDITS, id, batch, batch.id), keepWayBack()])
+    const batches = batchesOf(plain([...commands])).map(
+      (part): VersionedBatch => ({ id: newIdentity(), version: version.value, commands: part }),
+    )
+    job.value = applyCommands(
+      job.value!,
+      batches.flatMap((batch) => batch.commands),
+    )
+    waiting.value = [...waiting.value, ...batches]
+    await Promise.all([...batches.map((batch) => queue.put(EDITS, id, batch, batch.id)), keepWayBack()])
   }
 
   async function step(from: typeof undoSteps, to: typeof redoSteps): Promise<void> {
-    const commands = from.value[from.value.length - 1]
+    const last = from.value[from.value.length - 1]
     const now = job.value
-    if (!commands || !now) return
+    if (!last || !now) return
     from.value = from.value.slice(0, -1)
+    const { commands, left } = takeBack(now, last)
     const error = checkEdit(now, commands, tables)
-    if (error) {
-      // Others took away what it speaks of: said once, and the step before it is next.
-      refused.value = `That step cannot be taken any more: ${error.message}.`
-      return keepWayBack()
-    }
-    to.value = [...to.value, inverseOfAll(now, commands)]
+    // Said once, and the step before it is next.
+    if (left.length > 0) refused.value = `Others have been at it since, so it stays: ${left.join(', ')}.`
+    if (error) refused.value = `That step cannot be taken any more: ${error.message}.`
+    if (error || commands.length === 0) return keepWayBack()
+    to.value = [...to.value, plain(stepOf(now, commands))]
     await enqueue(commands)
   }
 
   const keepWayBack = async () =>
-    void (await storage.wayBack.put({ jobId: id, undo: plain(undoSteps.value), redo: plain(redoSteps.value) }))
+    void (await storage.keep(() => storage.wayBack.put({ jobId: id, undo: undoSteps.value, redo: redoSteps.value })))
 
   async function resolve(conflict: Conflict, keep: 'mine' | 'theirs'): Promise<void> {
     const error = keep === 'mine' ? await edit([conflict.mine]) : undefined
@@ -191,8 +216,13 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
       refused.value = error.message
       return
     }
-    conflicts.value = conflicts.value.filter((each) => each !== conflict)
-    await storage.conflicts.put({ jobId: id, conflicts: plain([...conflicts.value]) })
+    // Another window may have chosen between others meanwhile: only this one goes.
+    conflicts.value = without(conflicts.value, conflict)
+    await storage.transaction('rw', ['conflicts'], async () => {
+      const known = (await storage.conflicts.get(id))?.conflicts ?? []
+      await storage.conflicts.put({ jobId: id, conflicts: without(known, conflict) })
+    })
+    edits.tellOthers(id, { what: 'resolved', conflict })
   }
 
   return {
@@ -205,6 +235,7 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
     failure,
     refused,
     merged,
+    renamed,
     opened,
     refresh,
     edit,
@@ -217,3 +248,6 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
     },
   }
 }
+
+const without = (conflicts: readonly Conflict[], gone: Conflict): Conflict[] =>
+  conflicts.filter((each) => JSON.stringify(each) !== JSON.stringify(gone))

@@ -32,7 +32,11 @@ export function useReadings() {
     const signature = preferences.signed()
     const [last] = trail(key)
     const goesOn =
-      stepped && last && last.id === making.get(key) && Date.parse(signature.at) - Date.parse(last.at) < STILL_MADE
+      stepped &&
+      last &&
+      !last.withdrawn &&
+      last.id === making.get(key) &&
+      Date.parse(signature.at) - Date.parse(last.at) < STILL_MADE
     const id = goesOn ? last.id : newIdentity()
     making.set(key, id)
     const reading = { id, instrument, ...signature }

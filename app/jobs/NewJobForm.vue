@@ -8,6 +8,7 @@ import { readPostsFile, type TableFile } from '~/exchange/files'
 import PostsTable from '~/exchange/PostsTable.vue'
 import { usePreferencesStore } from '~/session/preferences'
 import { api, type Refusal } from '~/sync/api'
+import { newIdentity } from '~/sync/identity'
 import type { Job, Line } from '~~/core/document/job'
 import { newJobSchema, type NewJob } from '~~/core/document/newJob'
 import { JOB_FORMAT, JOB_VERSION } from '~~/core/document/vocabulary'
@@ -56,7 +57,7 @@ const fields = Object.fromEntries(
 
 const make = form.handleSubmit(async ({ height: tall, ...values }) => {
   const wanted = { ...values, units: preferences.units, height: parseHeight(tall) }
-  await tell(async () => emit('made', (await api.createJob(wanted)).id))
+  await tell(async () => emit('made', (await api.createJob(wanted, keyOf(JSON.stringify(wanted)))).id))
 })
 
 /** A job file is opened as it is; a table of posts or a line on the earth becomes a new job. */
@@ -71,7 +72,7 @@ dialog.onChange(async (files) => {
   }
   const text = await picked.text()
   if (/\.json$/i.test(picked.name) && !GEOJSON.test(text)) {
-    return tell(async () => emit('made', (await api.importJob(text)).id), picked.name)
+    return tell(async () => emit('made', (await api.importJob(text, keyOf(text))).id), picked.name)
   }
   try {
     const found = await readPostsFile(picked)
@@ -83,7 +84,15 @@ dialog.onChange(async (files) => {
 })
 function makeOf(lines: Line[], name: string): Promise<void> {
   const job: Job = { format: JOB_FORMAT, version: JOB_VERSION, name: name.replace(/\.\w+$/, ''), lines }
-  return tell(async () => emit('made', (await api.importJob(JSON.stringify(job))).id), name)
+  const text = JSON.stringify(job)
+  return tell(async () => emit('made', (await api.importJob(text, keyOf(text))).id), name)
+}
+
+/** Asked for again because no answer came, it is the same job: until it is made, one wish has one key. */
+let wish = { text: '', key: '' }
+function keyOf(text: string): string {
+  if (wish.text !== text) wish = { text, key: newIdentity() }
+  return wish.key
 }
 
 /** Runs a request; what it refuses is said at the field that it names, or beside the buttons. */
@@ -92,6 +101,7 @@ async function tell(request: () => Promise<void>, subject = ''): Promise<void> {
   failure.value = ''
   try {
     await request()
+    wish = { text: '', key: '' }
   } catch (error) {
     const { message, body } = error as Refusal
     const field = FIELDS.find(({ key }) => key === body.key)?.key

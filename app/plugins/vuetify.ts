@@ -11,6 +11,7 @@ export default defineNuxtPlugin((nuxt) => {
       global: { rounded: 0, elevation: 0, ripple: false },
       VBtn: { variant: 'outlined', height: 48, class: 'text-none' },
       VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
+      VTextarea: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
       VSelect: {
         variant: 'outlined',
         density: 'comfortable',

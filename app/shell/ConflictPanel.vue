@@ -12,6 +12,10 @@ const words = { length: preferences.show }
 const said = computed(() => {
   if (session.refused) return `Not accepted: ${session.refused}`
   if (session.conflicts.length > 0 || !session.merged) return ''
+  if (session.renamed.size > 0) {
+    const names = [...session.renamed].map(([old, now]) => `your ${old} is ${now} now`)
+    return `Others have added something of the same name: ${names.join(', ')}. Everything is in.`
+  }
   return 'Others worked on this job too; their edits and yours are both in.'
 })
 function heard(): void {

@@ -70,10 +70,10 @@ function move(by: number): void {
     @update:model-value="finder.hide()"
   >
     <v-card class="find">
-      <label for="find-input" class="measure">Find a post, or do anything</label>
-      <input
-        id="find-input"
+      <v-text-field
         v-model="wanted"
+        label="Find a post, or do anything"
+        class="wanted"
         autofocus
         autocomplete="off"
         role="combobox"
@@ -106,17 +106,8 @@ function move(by: number): void {
 .find {
   padding: 16px;
 }
-label {
-  font-size: 18px;
-}
-input {
-  width: 100%;
-  border: 2px solid var(--ink);
-  min-height: 52px;
-  font-size: 20px;
-  padding: 0 12px;
-  margin: 8px 0;
-  color: var(--ink);
+.wanted {
+  margin-bottom: 8px;
 }
 ul {
   list-style: none;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useJobSession } from '~/job/openJob'
-import { queue } from '~/sync/device'
+import { queue, storage } from '~/sync/device'
 import { PICTURE } from '~/sync/pictures'
 
 /** A quiet sign: what is saved, what waits, what has to be chosen. */
@@ -10,6 +10,8 @@ const { reachable } = queue
 const words = computed(() => {
   const waiting = session.waiting.length
   const pictures = queue.waiting(PICTURE, session.id)
+  if (storage.failure.value && session.saveSign !== 'conflict')
+    return waiting + pictures > 0 ? 'not kept here: sending' : 'sent, not kept here'
   switch (session.saveSign) {
     case 'conflict':
       return `${session.conflicts.length} to choose`

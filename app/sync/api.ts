@@ -1,6 +1,7 @@
 import type { NewJob } from '~~/core/document/newJob'
 import type { VersionedBatch } from '~~/core/edit/batch'
-import type { AppliedAnswer, CreatedJob, JobAnswer, ListedJob, PictureAnswer, Problem } from '~~/shared/contract'
+import type { AppliedAnswer, CreatedJob, JobAnswer, ListPage, PictureAnswer, Problem } from '~~/shared/contract'
+import { checksumOf } from './checksum'
 
 /** What the server says when it refuses; `status` 0 when it was not reached. */
 export class Refusal extends Error {
@@ -8,34 +9,71 @@ export class Refusal extends Error {
     readonly status: number,
     message: string,
     readonly body: Partial<Problem> = {},
+    /** Somebody between here and the server said it: a network that asks for a sign-in, a proxy with a limit. */
+    readonly isForeign = false,
   ) {
     super(message)
   }
 
   /** Worth trying again as it is. */
   get passing(): boolean {
-    return this.status === 0 || this.status >= 500
+    return this.isForeign || this.status === 0 || this.status === 429 || this.status >= 500
   }
 }
 
 const READ: RequestInit = { headers: { accept: 'application/json' } }
-const post = (body: string): RequestInit => ({
+const post = (body: string, key?: string): RequestInit => ({
   method: 'POST',
-  headers: { 'content-type': 'application/json' },
+  headers: { 'content-type': 'application/json', ...(key === undefined ? {} : { 'idempotency-key': key }) },
   body,
 })
 
-async function ask<T>(path: string, how: RequestInit = READ): Promise<T> {
+const foreign = (status: number) =>
+  new Refusal(
+    status,
+    status === 413
+      ? 'Something between here and the server does not let it through: it is too large for this network.'
+      : 'Not the server answers here: does this network ask for a sign-in? What you entered waits on this device.',
+    {},
+    true,
+  )
+
+/**
+ * Asks the server.
+ *
+ * @param isOurs whether an answer is the one to what was asked: a network may answer anything in the server's place
+ * @throws Refusal
+ */
+async function ask<T>(path: string, isOurs: (said: T) => boolean, how: RequestInit = READ): Promise<T> {
   let answer: Response
   try {
     answer = await fetch(`/api${path}`, how)
   } catch {
     throw new Refusal(0, 'No connection. What you entered waits on this device.')
   }
-  const said = (await answer.json().catch(() => ({}))) as T & Partial<Problem>
-  if (!answer.ok) throw new Refusal(answer.status, said.detail ?? `The server answered ${answer.status}.`, said)
-  return said
+  const said = await dataOf<T & Partial<Problem>>(answer)
+  if (answer.ok) {
+    if (said === undefined || !isOurs(said)) throw foreign(answer.status)
+    return said
+  }
+  const { status } = answer
+  if (said?.status !== status || typeof said.detail !== 'string') {
+    if (status >= 500) throw new Refusal(status, `The server answered ${status}.`)
+    throw foreign(status)
+  }
+  throw new Refusal(status, said.detail, said)
 }
+
+async function dataOf<T>(answer: Response): Promise<T | undefined> {
+  if (!/^application\/(problem\+)?json\b/.test(answer.headers.get('content-type') ?? '')) return undefined
+  const said = (await answer.json().catch(() => undefined)) as T | null | undefined
+  return typeof said === 'object' && said !== null ? said : undefined
+}
+
+const isVersion = (value: unknown) => Number.isInteger(value) && (value as number) >= 1
+const isPage = ({ jobs }: ListPage) => Array.isArray(jobs)
+const isJob = (id: string) => (said: JobAnswer) => said.id === id && isVersion(said.version) && !!said.job?.lines
+const isMade = ({ id, version }: CreatedJob) => typeof id === 'string' && isVersion(version)
 
 const jobPath = (id: string) => `/jobs/${encodeURIComponent(id)}`
 const picturePath = (id: string, picture: string) => `${jobPath(id)}/photographs/${encodeURIComponent(picture)}`
@@ -43,18 +81,34 @@ const picturePath = (id: string, picture: string) => `${jobPath(id)}/photographs
 /** Where the server shows a picture from. */
 export const pictureAddress = (id: string, picture: string): string => `/api${picturePath(id, picture)}`
 
+export interface ListQuery {
+  after?: string
+  search?: string
+  needing?: 'yes'
+}
+
 export const api = {
-  listJobs: () => ask<ListedJob[]>('/jobs'),
-  readJob: (id: string) => ask<JobAnswer>(jobPath(id)),
-  createJob: (wanted: NewJob) => ask<CreatedJob>('/jobs', post(JSON.stringify(wanted))),
-  importJob: (text: string) => ask<CreatedJob>('/jobs/import', post(text)),
+  listJobs: (query: ListQuery = {}) => ask<ListPage>(`/jobs?${new URLSearchParams({ ...query })}`, isPage),
+  readJob: (id: string) => ask<JobAnswer>(jobPath(id), isJob(id)),
+  /** @param key given once for what a person asked for once: asked for again, it is the same job */
+  createJob: (wanted: NewJob, key: string) => ask<CreatedJob>('/jobs', isMade, post(JSON.stringify(wanted), key)),
+  importJob: (text: string, key: string) => ask<CreatedJob>('/jobs/import', isMade, post(text, key)),
   sendEdits: (id: string, batch: VersionedBatch) =>
-    ask<AppliedAnswer>(`${jobPath(id)}/commands`, post(JSON.stringify(batch))),
-  sendPicture: (id: string, picture: string, bytes: Blob) =>
-    ask<PictureAnswer>(picturePath(id, picture), {
-      method: 'PUT',
-      headers: { 'content-type': bytes.type },
-      body: bytes,
-    }),
+    ask<AppliedAnswer>(
+      `${jobPath(id)}/commands`,
+      (said) => said.batch === batch.id && isVersion(said.at) && isVersion(said.version) && said.version >= said.at,
+      post(JSON.stringify(batch)),
+    ),
+  async sendPicture(id: string, picture: string, bytes: Blob) {
+    const checksum = await checksumOf(bytes)
+    return ask<PictureAnswer>(
+      picturePath(id, picture),
+      (said) =>
+        said.id === picture &&
+        said.sentBytes === bytes.size &&
+        (checksum === undefined || said.sentChecksum === checksum),
+      { method: 'PUT', headers: { 'content-type': bytes.type }, body: bytes },
+    )
+  },
 }
 export type Api = typeof api

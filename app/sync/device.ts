@@ -3,10 +3,14 @@ import { editsSender } from './edits'
 import { createPictures } from './pictures'
 import { createQueue } from './queue'
 import { DeviceStorage } from './storage'
+import { createTabs } from './tabs'
+import { createTray } from './tray'
 
 /* This device's own storage and queue: made once, shared by all screens. */
 
 export const storage = new DeviceStorage()
-export const edits = editsSender(storage, api)
+const tabs = createTabs(storage.name)
+export const edits = editsSender(storage, api, tabs)
 export const pictures = createPictures(storage, api, () => queue)
-export const queue = createQueue(storage, [edits, pictures.sender])
+export const queue = createQueue(storage, [edits, pictures.sender], tabs)
+export const tray = createTray(storage, queue, tabs)

@@ -3,48 +3,75 @@ import { InputError } from '~~/core/errors'
 import { applyCommands } from '~~/core/edit/apply'
 import type { VersionedBatch } from '~~/core/edit/batch'
 import type { Command } from '~~/core/edit/commands'
-import { rebase } from '~~/core/edit/rebase'
+import { rebase, type Conflict } from '~~/core/edit/rebase'
+import { isRenaming, renamed, type Renames } from '~~/core/edit/renames'
+import type { AppliedAnswer } from '~~/shared/contract'
 import { Refusal, type Api } from './api'
 import type { Sender } from './queue'
-import { plain, type DeviceStorage } from './storage'
+import { plain, type DeviceStorage, type Step, type WayBack } from './storage'
+import type { Tabs } from './tabs'
 
 export const EDITS = 'edits'
+
+interface VersionedJob {
+  version: number
+  job: Job
+}
+interface Theirs {
+  version: number
+  theirs: readonly Command[]
+}
 
 /** What became of a job's edits. */
 export type EditsNews =
   | { what: 'taken'; batch: string; at: number; version: number; job: Job }
-  | { what: 'merged'; version: number; job: Job; theirs: Command[] }
+  | { what: 'merged'; version: number; before: Job; job: Job; theirs: Command[] }
   | { what: 'refused'; batch: string; why: string }
+  /** Another window has chosen between two edits. */
+  | { what: 'resolved'; conflict: Conflict }
 
 /** Sends the edits of every job from what the device has kept, and tells whoever has that job open. */
 export interface EditsSender extends Sender<VersionedBatch> {
   listen: (jobId: string, hear: (news: EditsNews) => void) => () => void
+  /** Tells the other windows of this browser. */
+  tellOthers: (jobId: string, news: EditsNews) => void
 }
 
-export function editsSender(storage: DeviceStorage, api: Pick<Api, 'sendEdits' | 'readJob'>): EditsSender {
+export function editsSender(
+  storage: DeviceStorage,
+  api: Pick<Api, 'sendEdits' | 'readJob'>,
+  tabs: Pick<Tabs, 'tell' | 'listen'>,
+): EditsSender {
   const listeners = new Map<string, Set<(news: EditsNews) => void>>()
-  const tell = (jobId: string, news: EditsNews) => listeners.get(jobId)?.forEach((hear) => hear(news))
+  const tellHere = (jobId: string, news: EditsNews) => listeners.get(jobId)?.forEach((hear) => hear(news))
+  const tellOthers = (jobId: string, news: EditsNews) => tabs.tell({ what: 'news', jobId, news: plain(news) })
+  tabs.listen((message) => {
+    if (message.what === 'news') tellHere(message.jobId, message.news as EditsNews)
+  })
+  function tell(jobId: string, news: EditsNews): void {
+    tellHere(jobId, news)
+    tellOthers(jobId, news)
+  }
 
   async function send(jobId: string, batch: VersionedBatch): Promise<'taken' | 'made-anew'> {
     try {
       const answer = await api.sendEdits(jobId, batch)
-      const job = answer.job ?? (await jobAfter(jobId, batch))
-      await taken(jobId, batch, { ...answer, job })
+      await taken(jobId, batch, { at: answer.at, ...(await jobAfter(jobId, batch, answer)) })
       return 'taken'
     } catch (error) {
-      if (!(error instanceof Refusal) || error.status !== 409) throw error
-      const { version, job, theirs = [] } = error.body
-      if (version === undefined || !job) throw error
-      await merged(jobId, { version, job, theirs })
+      if (!(error instanceof Refusal) || error.status !== 409 || error.isForeign) throw error
+      const { version, theirs } = error.body
+      if (version === undefined || !Array.isArray(theirs)) throw error
+      await merged(jobId, batch.version, { version, theirs })
       return 'made-anew'
     }
   }
 
-  /** The kept copy with the batch applied, or the server's own where the copy is another one. */
-  async function jobAfter(jobId: string, batch: VersionedBatch): Promise<Job> {
+  /** The kept copy with the batch applied, or the server's own where others have written too. */
+  async function jobAfter(jobId: string, batch: VersionedBatch, { at, version }: AppliedAnswer): Promise<VersionedJob> {
     const kept = await storage.jobs.get(jobId)
-    if (kept?.version === batch.version) return applyCommands(kept.job, batch.commands)
-    return (await api.readJob(jobId)).job
+    if (kept?.version !== batch.version || at !== version) return api.readJob(jobId)
+    return { version, job: applyCommands(kept.job, batch.commands) }
   }
 
   /*
@@ -57,7 +84,7 @@ export function editsSender(storage: DeviceStorage, api: Pick<Api, 'sendEdits' |
     { at, version, job }: { at: number; version: number; job: Job },
   ): Promise<void> {
     tell(jobId, { what: 'taken', batch: batch.id, at, version, job })
-    await storage.transaction('rw', storage.outbox, storage.jobs, async () => {
+    await storage.transaction('rw', ['outbox', 'jobs'], async () => {
       await storage.jobs.put({ id: jobId, version, job: plain(job) })
       await storage.outbox.where({ id: batch.id }).delete()
       // What waits next was made on top of it; what waits behind that follows when its turn comes.
@@ -67,18 +94,27 @@ export function editsSender(storage: DeviceStorage, api: Pick<Api, 'sendEdits' |
     })
   }
 
+  /** The job before others wrote and after: from the kept copy, or the server's own where the copy is another one. */
+  async function between(jobId: string, from: number, { version, theirs }: Theirs): Promise<{ before: Job; job: Job }> {
+    const kept = await storage.jobs.get(jobId)
+    if (kept?.version === from) return { before: kept.job, job: applyCommands(kept.job, theirs) }
+    const read = await api.readJob(jobId)
+    // They have gone on meanwhile: what they did then is asked for with the next try.
+    if (read.version !== version) throw new Refusal(0, 'Others are writing just now.')
+    return { before: kept?.job ?? read.job, job: read.job }
+  }
+
   /** Others have written since: key by key, nothing dropped, all or nothing on the device. */
-  async function merged(
-    jobId: string,
-    { version, job, theirs }: { version: number; job: Job; theirs: Command[] },
-  ): Promise<void> {
-    tell(jobId, { what: 'merged', version, job, theirs })
-    await storage.transaction('rw', storage.outbox, storage.jobs, storage.conflicts, async () => {
+  async function merged(jobId: string, from: number, { version, theirs }: Theirs): Promise<void> {
+    const { before, job } = await between(jobId, from, { version, theirs })
+    tell(jobId, { what: 'merged', version, before, job, theirs: [...theirs] })
+    await storage.transaction('rw', ['outbox', 'jobs', 'conflicts', 'wayBack'], async () => {
       const rows = await storage.outbox.where({ kind: EDITS, topic: jobId }).sortBy('order')
       const old = rows.filter((row) => (row.body as VersionedBatch).version < version)
-      const { clean, conflicts } = rebase(
+      const { clean, conflicts, renames } = rebase(
         old.map((row) => row.body as VersionedBatch),
         theirs,
+        { before, after: job },
       )
       for (const { id, order } of old) {
         const left = clean.find((batch) => batch.id === id)
@@ -88,6 +124,8 @@ export function editsSender(storage: DeviceStorage, api: Pick<Api, 'sendEdits' |
       const known = (await storage.conflicts.get(jobId))?.conflicts ?? []
       await storage.conflicts.put({ jobId, conflicts: plain([...known, ...conflicts]) })
       await storage.jobs.put({ id: jobId, version, job: plain(job) })
+      const way = await storage.wayBack.get(jobId)
+      if (way && isRenaming(renames)) await storage.wayBack.put(plain(renamedWay(way, renames)))
     })
   }
 
@@ -100,8 +138,20 @@ export function editsSender(storage: DeviceStorage, api: Pick<Api, 'sendEdits' |
       listeners.set(jobId, all.add(hear))
       return () => void all.delete(hear)
     },
+    tellOthers,
   }
 }
+
+const renamedWay = ({ jobId, undo, redo }: WayBack, names: Renames): WayBack => ({
+  jobId,
+  undo: undo.map((step) => renamedStep(step, names)),
+  redo: redo.map((step) => renamedStep(step, names)),
+})
+/** The way back speaks of what was renamed too. */
+export const renamedStep = ({ back, made }: Step, names: Renames): Step => ({
+  back: back.map((command) => renamed(command, names)),
+  made: made.map((command) => renamed(command, names)),
+})
 
 /**
  * A job with what waits on top of it. A batch that does not apply, since what it speaks of is gone, is not shown; the

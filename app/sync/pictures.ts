@@ -1,5 +1,5 @@
 import { ref, shallowRef, type Ref } from 'vue'
-import { pictureAddress, type Api } from './api'
+import { pictureAddress, Refusal, type Api } from './api'
 import type { Queue, Sender } from './queue'
 import type { DeviceStorage } from './storage'
 
@@ -32,7 +32,8 @@ export function createPictures(
       kind: PICTURE,
       async send(jobId, { id }) {
         const kept = await storage.pictures.get(id)
-        if (kept) await api.sendPicture(jobId, id, kept.picture)
+        if (!kept) throw new Refusal(410, 'The picture is not on this device any more.')
+        await api.sendPicture(jobId, id, kept.picture)
         return 'taken'
       },
       async refused(_jobId, _body, { message }) {
@@ -40,8 +41,8 @@ export function createPictures(
       },
     },
     async keep(jobId, id, picture) {
-      await storage.pictures.put({ id, jobId, picture })
       show(id, picture)
+      await storage.keep(() => storage.pictures.put({ id, jobId, picture }))
       await queue().put(PICTURE, jobId, { id }, id)
     },
     async open(jobId) {

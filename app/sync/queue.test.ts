@@ -7,10 +7,12 @@ import { fakeServer } from '~~/tests/device/fakeServer'
 import { Refusal } from './api'
 import { createQueue, type Sender } from './queue'
 import { DeviceStorage } from './storage'
+import { createTabs } from './tabs'
 
 let made = 0
 const newStorage = () => new DeviceStorage(`queue-${process.pid}-${++made}`)
 const QUICK = { first: 1, longest: 4 }
+const tabsOf = () => `windows-${process.pid}-${++made}`
 
 /** Sends notes; `refuses` says what happens to one before it is taken. */
 function noteSender(refuses: (topic: string, text: string) => Refusal | undefined = () => undefined) {
@@ -34,7 +36,7 @@ function noteSender(refuses: (topic: string, text: string) => Refusal | undefine
 describe('the queue', () => {
   it('sends what belongs to one thing in order, whatever came first', async () => {
     const { sender, taken } = noteSender()
-    const queue = createQueue(newStorage(), [sender], QUICK)
+    const queue = createQueue(newStorage(), [sender], createTabs(tabsOf()), QUICK)
     await Promise.all([queue.put('note', 'a b', '1'), queue.put('note', 'c', '1')])
     await queue.put('note', 'a b', '2')
     await queue.idle()
@@ -45,7 +47,7 @@ describe('the queue', () => {
 
   it('counts what waits, by kind and by topic, from the moment it is handed over', async () => {
     const { sender } = noteSender(() => new Refusal(0, 'away'))
-    const queue = createQueue(newStorage(), [sender], { first: 10_000, longest: 10_000 })
+    const queue = createQueue(newStorage(), [sender], createTabs(tabsOf()), { first: 10_000, longest: 10_000 })
     const putting = queue.put('note', 'a b', '1')
     expect(queue.waiting('note', 'a b')).toBe(1)
     await putting
@@ -66,7 +68,7 @@ describe('the queue', () => {
       said.push(queue.reachable.value)
       return said.length < 4 ? new Refusal(said.length === 2 ? 503 : 0, 'away') : undefined
     })
-    const queue = createQueue(newStorage(), [sender], QUICK)
+    const queue = createQueue(newStorage(), [sender], createTabs(tabsOf()), QUICK)
     await queue.put('note', 'a', '1')
     await vi.waitFor(() => expect(queue.waiting('note')).toBe(0))
     expect(taken).toEqual(['a 1'])
@@ -77,7 +79,7 @@ describe('the queue', () => {
   it('that is woken does not wait for the end of its pause', async () => {
     let away = true
     const { sender, taken } = noteSender(() => (away ? new Refusal(0, 'away') : undefined))
-    const queue = createQueue(newStorage(), [sender], { first: 1e7, longest: 1e7 })
+    const queue = createQueue(newStorage(), [sender], createTabs(tabsOf()), { first: 1e7, longest: 1e7 })
     await queue.put('note', 'a', '1')
     await vi.waitFor(() => expect(queue.reachable.value).toBe(false))
     away = false
@@ -98,7 +100,7 @@ describe('the queue', () => {
       },
       refused: async () => {},
     }
-    const queue = createQueue(newStorage(), [sender], QUICK)
+    const queue = createQueue(newStorage(), [sender], createTabs(tabsOf()), QUICK)
     await queue.put('note', 'a', '1')
     await vi.waitFor(() => expect(sending).toEqual(['1']))
     const idle = queue.idle()
@@ -111,7 +113,7 @@ describe('the queue', () => {
   it('puts what is refused into the tray, says so, and goes on', async () => {
     const storage = newStorage()
     const { sender, taken, refused } = noteSender((_, text) => (text === 'bad' ? new Refusal(422, 'no') : undefined))
-    const queue = createQueue(storage, [sender], QUICK)
+    const queue = createQueue(storage, [sender], createTabs(tabsOf()), QUICK)
     await queue.put('note', 'a', 'bad', 'first')
     await queue.put('note', 'a', 'good')
     await queue.idle()
@@ -126,13 +128,13 @@ describe('the queue', () => {
     const storage = newStorage()
     await storage.outbox.bulkAdd(['1', '2'].map((body) => ({ id: `left-${body}`, kind: 'note', topic: 'a', body })))
     const { sender, taken } = noteSender()
-    await createQueue(storage, [sender], QUICK).idle()
+    await createQueue(storage, [sender], createTabs(tabsOf()), QUICK).idle()
     expect(taken).toEqual(['a 1', 'a 2'])
   })
 
   it('one thing that is held up holds up no other', async () => {
     const { sender, taken } = noteSender((topic) => (topic === 'a' ? new Refusal(0, 'away') : undefined))
-    const queue = createQueue(newStorage(), [sender], { first: 1e7, longest: 1e7 })
+    const queue = createQueue(newStorage(), [sender], createTabs(tabsOf()), { first: 1e7, longest: 1e7 })
     await queue.put('note', 'a', '1')
     await queue.put('note', 'b', '1')
     await vi.waitFor(() => expect(taken).toEqual(['b 1']))

@@ -2,7 +2,8 @@ import pRetry from 'p-retry'
 import { ref, shallowRef, type Ref } from 'vue'
 import { Refusal } from './api'
 import { newIdentity } from './identity'
-import type { DeviceStorage, Outgoing } from './storage'
+import { plain, type DeviceStorage, type Outgoing } from './storage'
+import type { Tabs } from './tabs'
 
 /**
  * How one kind of thing is sent. It may be sent twice, when an answer is lost; the server takes it once.
@@ -43,7 +44,18 @@ export interface Queue {
 
 const laneOf = ({ kind, topic }: Pick<Outgoing, 'kind' | 'topic'>) => `${kind} ${topic}`
 
-export function createQueue(storage: DeviceStorage, senders: readonly Sender<never>[], pauses: Pauses = PAUSES): Queue {
+/**
+ * Tries of what the server may have nothing against, and nobody lets through: then it steps aside for what comes
+ * after it. A server that is merely away is waited for without end.
+ */
+const STUBBORN_TRIES = 6
+
+export function createQueue(
+  storage: DeviceStorage,
+  senders: readonly Sender<never>[],
+  tabs: Pick<Tabs, 'tell' | 'listen' | 'alone'>,
+  pauses: Pauses = PAUSES,
+): Queue {
   const byKind = new Map(senders.map((sender) => [sender.kind, sender as Sender<unknown>]))
   const reachable = ref(true)
   /** By lane: what is on the device, and what is on its way there. */
@@ -51,14 +63,22 @@ export function createQueue(storage: DeviceStorage, senders: readonly Sender<nev
   const arriving = shallowRef<ReadonlyMap<string, number>>(new Map())
   const lanes = new Map<string, Promise<void>>()
   let waits = new AbortController()
+  /** By identity: how often something was turned away that will perhaps never get through. */
+  const turnedAway = new Map<string, number>()
   let isClosed = false
+
+  const stopListening = tabs.listen(({ what }) => {
+    if (what === 'outbox') void recount()
+    if (what === 'wake') void wakeHere()
+  })
 
   async function put(kind: string, topic: string, body: unknown, id = newIdentity()): Promise<void> {
     const lane = laneOf({ kind, topic })
     arriving.value = counted(arriving.value, lane, 1)
     try {
-      await storage.outbox.add({ id, kind, topic, body })
-      await recount()
+      await storage.keep(() => storage.outbox.add({ id, kind, topic, body: plain(body) }))
+      kept.value = counted(kept.value, lane, 1)
+      tabs.tell({ what: 'outbox' })
     } finally {
       arriving.value = counted(arriving.value, lane, -1)
     }
@@ -70,7 +90,7 @@ export function createQueue(storage: DeviceStorage, senders: readonly Sender<nev
     const lane = laneOf({ kind, topic })
     const running = lanes.get(lane)
     if (running) return running
-    const started = sendAll(kind, topic).finally(() => lanes.delete(lane))
+    const started = tabs.alone(`send ${lane}`, () => sendAll(kind, topic)).finally(() => lanes.delete(lane))
     lanes.set(lane, started)
     return started
   }
@@ -85,7 +105,6 @@ export function createQueue(storage: DeviceStorage, senders: readonly Sender<nev
           maxTimeout: pauses.longest,
           factor: 2,
           signal,
-          shouldRetry: ({ error }) => error instanceof Refusal && error.passing,
           // Being woken ends an attempt too, a good one among them.
           onFailedAttempt: ({ error }) => void (error instanceof Refusal && (reachable.value = false)),
         })
@@ -100,31 +119,57 @@ export function createQueue(storage: DeviceStorage, senders: readonly Sender<nev
   /** @returns false when nothing waits */
   async function sendFirst(kind: string, topic: string): Promise<boolean> {
     // Read anew for each try: a merge may have changed it meanwhile.
-    const row = await storage.outbox.where({ kind, topic }).first()
-    if (!row) return false
+    const row = await storage.keep(() => storage.outbox.where({ kind, topic }).first())
+    if (!row) {
+      // Counted one by one it may have gone astray, where another window wrote at the same moment.
+      kept.value = new Map(kept.value).set(laneOf({ kind, topic }), 0)
+      return false
+    }
     const sender = byKind.get(kind)!
     try {
-      if ((await sender.send(topic, row.body)) === 'taken') await storage.outbox.delete(row.order!)
+      if ((await sender.send(topic, row.body)) === 'taken') {
+        await storage.keep(() => storage.outbox.delete(row.order!))
+        kept.value = counted(kept.value, laneOf(row), -1)
+      } else await recount()
     } catch (error) {
-      if (!(error instanceof Refusal) || error.passing) throw error
-      await putAside(row, error)
-      await sender.refused(topic, row.body, error)
+      // Another kind of error than what is ours would end the tries.
+      if (isWorthAnotherTry(row, error))
+        throw error instanceof Refusal ? error : new Error(String(error), { cause: error })
+      const refusal = error instanceof Refusal ? error : new Refusal(0, `It cannot be sent: ${String(error)}`)
+      await putAside(row, refusal)
+      kept.value = counted(kept.value, laneOf(row), -1)
+      await sender.refused(topic, row.body, refusal)
     }
     reachable.value = true
-    await recount()
+    tabs.tell({ what: 'outbox' })
     return true
   }
 
+  function isWorthAnotherTry({ id }: Outgoing, error: unknown): boolean {
+    if (error instanceof Refusal) {
+      if (!error.passing) return false
+      if (!error.isForeign || error.status < 400) return true
+    }
+    const times = (turnedAway.get(id) ?? 0) + 1
+    turnedAway.set(id, times)
+    return times < STUBBORN_TRIES
+  }
+
   /** What the server will not have is not sent for ever, and is not lost either. */
-  const putAside = (row: Outgoing, { message }: Refusal) =>
-    storage.transaction('rw', storage.outbox, storage.tray, async () => {
+  async function putAside(row: Outgoing, { message }: Refusal): Promise<void> {
+    await storage.transaction('rw', ['outbox', 'tray'], async () => {
       const { order, ...rest } = row
       await storage.tray.add({ ...rest, why: message })
       await storage.outbox.delete(order!)
     })
+    tabs.tell({ what: 'tray' })
+  }
 
   async function recount(): Promise<void> {
-    const rows = (await storage.outbox.orderBy('[kind+topic]').keys()) as unknown as [string, string][]
+    const rows = (await storage.keep(() => storage.outbox.orderBy('[kind+topic]').keys())) as unknown as [
+      string,
+      string,
+    ][]
     const counts = new Map<string, number>()
     for (const [kind, topic] of rows) {
       const lane = laneOf({ kind, topic })
@@ -144,7 +189,11 @@ export function createQueue(storage: DeviceStorage, senders: readonly Sender<nev
     return count
   }
 
-  async function wake(): Promise<void> {
+  function wake(): Promise<void> {
+    tabs.tell({ what: 'wake' })
+    return wakeHere()
+  }
+  async function wakeHere(): Promise<void> {
     waits.abort()
     waits = new AbortController()
     await recount()
@@ -160,6 +209,7 @@ export function createQueue(storage: DeviceStorage, senders: readonly Sender<nev
   }
   async function close(): Promise<void> {
     isClosed = true
+    stopListening()
     waits.abort()
     await Promise.allSettled(lanes.values())
   }

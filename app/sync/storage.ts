@@ -1,4 +1,5 @@
-import { Dexie, type Table } from 'dexie'
+import { Dexie, type DexieOptions, type Table } from 'dexie'
+import { ref } from 'vue'
 import type { Job } from '~~/core/document/job'
 import type { VersionedBatch } from '~~/core/edit/batch'
 import type { Command } from '~~/core/edit/commands'
@@ -6,7 +7,8 @@ import type { Conflict } from '~~/core/edit/rebase'
 
 /*
  * What this device keeps: the last known copy of each job, all that waits to be sent, what was refused, the
- * choices still to be made, and the way back. Nothing that was entered lives in memory alone.
+ * choices still to be made, and the way back. Nothing that was entered lives in memory alone, as long as the browser
+ * lets anything be kept.
  */
 
 export interface KeptJob {
@@ -34,11 +36,17 @@ export interface KeptConflicts {
   conflicts: Conflict[]
 }
 
+/** An edit that can be taken back: by what, and what it made, to see whether others have changed that since. */
+export interface Step {
+  back: Command[]
+  made: Command[]
+}
+
 /** Edits that can be taken back, and edits taken back that can be done again. */
 export interface WayBack {
   jobId: string
-  undo: Command[][]
-  redo: Command[][]
+  undo: Step[]
+  redo: Step[]
 }
 
 export interface KeptPicture {
@@ -47,7 +55,8 @@ export interface KeptPicture {
   picture: Blob
 }
 
-export class DeviceStorage extends Dexie {
+/** The tables themselves: in the browser's database, or in memory where it has none to give. */
+class DeviceDatabase extends Dexie {
   jobs!: Table<KeptJob, string>
   outbox!: Table<Outgoing, number>
   tray!: Table<Refused, number>
@@ -55,8 +64,8 @@ export class DeviceStorage extends Dexie {
   wayBack!: Table<WayBack, string>
   pictures!: Table<KeptPicture, string>
 
-  constructor(name = 'vindex') {
-    super(name)
+  constructor(name: string, options?: DexieOptions) {
+    super(name, options)
     this.version(1).stores({ jobs: 'id', waiting: '++order, jobId, id', conflicts: 'jobId', wayBack: 'jobId' })
     this.version(2).stores({ photographs: 'id, jobId, sent' })
     this.version(3)
@@ -68,7 +77,119 @@ export class DeviceStorage extends Dexie {
         photographs: null,
       })
       .upgrade(takeOver)
+    // Steps of the way back know what they made; older ones do not.
+    this.version(4).upgrade((upgrade) =>
+      upgrade
+        .table('wayBack')
+        .toCollection()
+        .modify((way: Record<'undo' | 'redo', (Command[] | Step)[]>) => {
+          for (const key of ['undo', 'redo'] as const)
+            way[key] = way[key].map((step) => (Array.isArray(step) ? { back: step, made: [] } : step))
+        }),
+    )
   }
+}
+
+const TABLES = ['jobs', 'outbox', 'tray', 'conflicts', 'wayBack', 'pictures'] as const
+type TableName = (typeof TABLES)[number]
+
+/**
+ * What the device keeps. Where the browser refuses to keep anything, or stops doing so, the tables go on in memory:
+ * that is said, what waits is still sent, and a job can be saved as a file.
+ */
+export class DeviceStorage {
+  #database: DeviceDatabase
+  #isClosed = false
+  #switched: Promise<void> | undefined
+  /** Why nothing is kept; empty as long as everything is. */
+  readonly failure = ref('')
+
+  constructor(readonly name = 'vindex') {
+    this.#database = new DeviceDatabase(name)
+  }
+
+  get jobs() {
+    return this.#database.jobs
+  }
+  get outbox() {
+    return this.#database.outbox
+  }
+  get tray() {
+    return this.#database.tray
+  }
+  get conflicts() {
+    return this.#database.conflicts
+  }
+  get wayBack() {
+    return this.#database.wayBack
+  }
+  get pictures() {
+    return this.#database.pictures
+  }
+
+  /** Reads and writes all or nothing; done again in memory where the browser does not let it. */
+  async transaction<T>(mode: 'r' | 'rw', names: readonly TableName[], work: () => Promise<T>): Promise<T> {
+    return this.keep(() =>
+      this.#database.transaction(
+        mode,
+        names.map((name) => this.#database[name] as Table),
+        work,
+      ),
+    )
+  }
+
+  /** A write that the browser may refuse: its room is full, or it keeps nothing here. */
+  async keep<T>(work: () => PromiseLike<T>): Promise<T> {
+    const inUse = this.#database
+    try {
+      return await work()
+    } catch (error) {
+      if (this.#isClosed || !isStorageFailure(error)) throw error
+      // What runs beside it fails with it, and goes on in memory too.
+      this.#switched ??= this.#goOnInMemory(error as Error)
+      await this.#switched
+      if (inUse === this.#database) throw error
+      return work()
+    }
+  }
+
+  close(): void {
+    this.#isClosed = true
+    this.#database.close()
+  }
+
+  async #goOnInMemory({ name }: Error): Promise<void> {
+    this.failure.value = /quota/i.test(name)
+      ? 'The room for this site on the device is full.'
+      : 'This browser does not let anything be kept here.'
+    const { IDBFactory, IDBKeyRange } = await import('fake-indexeddb')
+    const before = this.#database
+    const memory = new DeviceDatabase(this.name, { indexedDB: new IDBFactory(), IDBKeyRange })
+    await memory.open()
+    for (const table of TABLES) {
+      // What can still be read goes along.
+      const rows = await (before[table] as Table).toArray().catch(() => [])
+      await (memory[table] as Table).bulkPut(rows)
+    }
+    this.#database = memory
+  }
+}
+
+const FAILURES = [
+  'QuotaExceededError',
+  'OpenFailedError',
+  'MissingAPIError',
+  'DatabaseClosedError',
+  'InvalidStateError',
+  'SecurityError',
+  'UnknownError',
+  'AbortError',
+]
+
+/** The browser's doing, not a fault in what was written. */
+function isStorageFailure(error: unknown): boolean {
+  const { name = '', inner } = (error ?? {}) as { name?: string; inner?: unknown }
+  return FAILURES.includes(name) || (inner !== undefined && inner !== error && isStorageFailure(inner))
 }
 
 /** What an earlier version of this application kept goes into today's tables. */

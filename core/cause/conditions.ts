@@ -44,8 +44,9 @@ export function conditionsOf(
   ticked: readonly string[] = [],
 ): Condition[] {
   const { observations, ...rest } = facts
+  const known = { ...observations, ...rest }
   return rows.flatMap(({ key, name, advice, when }): Condition[] => {
-    if (when && holds(when, { ...observations, ...rest })) return [{ condition: key, name, advice, from: 'readings' }]
+    if (when && holds(when, known)) return [{ condition: key, name, advice, from: 'readings' }]
     return ticked.includes(key) ? [{ condition: key, name, advice, from: 'person' }] : []
   })
 }

@@ -83,6 +83,7 @@ export function nextChecks(ahead: readonly Outlook[], weighing: Weighing, tables
     .map((outlook) => valueOf(outlook, now, tables))
     .sort((a, b) => b.gain - a.gain)
     .slice(0, ADVISED)
+    .map((value) => advised(value, now, tables))
 }
 
 /** How things stand before a check. */
@@ -94,7 +95,11 @@ interface Now {
   likely: readonly number[]
 }
 
-function valueOf({ row, outcomes }: Outlook, now: Now, tables: CauseTables): NextCheck {
+interface Value extends Pick<NextCheck, 'saves' | 'gain'> {
+  row: EvidenceRow
+}
+
+function valueOf({ row, outcomes }: Outlook, now: Now, tables: CauseTables): Value {
   let cost = 0
   let left = 0
   for (const { chance, after } of outcomes) {
@@ -103,13 +108,17 @@ function valueOf({ row, outcomes }: Outlook, now: Now, tables: CauseTables): Nex
   }
   const saves = withoutDust(now.cost - cost)
   const told = withoutDust(now.entropy - left)
+  return { row, saves, gain: (saves + VISITS_PER_BIT * told) / row.minutes }
+}
+
+function advised({ row, saves, gain }: Value, now: Now, tables: CauseTables): NextCheck {
   const separates = bestParted(row, now, tables)
   return {
     observation: row.observation,
     check: row.check,
     minutes: row.minutes,
     saves,
-    gain: (saves + VISITS_PER_BIT * told) / row.minutes,
+    gain,
     separates: [separates[0].key, separates[1].key],
     why: whyOf(row, separates, saves),
   }

@@ -1,4 +1,6 @@
 import { InputError } from '../errors'
+import { LIMITS } from '../limits'
+import { requireBounded } from '../schema/bounded'
 import type { ReadWith } from '../schema/fields'
 import { violationsOf } from '../schema/violations'
 import type { Tables } from '../tables/tables'
@@ -12,19 +14,34 @@ import { JOB_FORMAT, JOB_VERSION } from './vocabulary'
  * @param tables whose soils, mixes, methods and parts it may name
  * @example checkJob({ format: 'vindex-job', version: 1, name: '', lines: [] }, tables).length // 2
  */
-export function checkJob(document: unknown, tables: Tables): InputError[] {
-  const newer = newerVersion(document)
+export function checkJob(document: unknown, tables: Tables, options = { firstOnly: false }): InputError[] {
+  const newer = newerVersion(document) ?? crowded(document)
   if (newer) return [newer]
   const context: ReadWith = { tables }
-  const violations = violationsOf(jobSchema, document, 'document', context)
+  const violations = violationsOf(jobSchema, document, 'document', context, options)
   return violations.length > 0 ? violations : checkOrder(document as Job)
 }
 
-/** @throws InputError, the first of {@link checkJob} */
+/**
+ * A document from outside. Its size is looked at before its meaning, and the first thing that is wrong ends it.
+ *
+ * @throws InputError
+ */
 export function readJob(document: unknown, tables: Tables): Job {
-  const [first] = checkJob(document, tables)
+  requireBounded(document, 'document')
+  const [first] = checkJob(document, tables, { firstOnly: true })
   if (first) throw first
   return document as Job
+}
+
+/** More posts than a job may have, whatever they are: counted before one of them is looked at. */
+function crowded(document: unknown): InputError | undefined {
+  const { lines } = (document ?? {}) as { lines?: unknown }
+  if (!Array.isArray(lines)) return undefined
+  const posts = lines.map((line: unknown) => (line as { posts?: unknown } | null)?.posts)
+  const count = posts.reduce<number>((sum, each) => sum + (Array.isArray(each) ? each.length : 0), 0)
+  if (count <= LIMITS.postsOfJob) return undefined
+  return new InputError('lines', `${count} posts`, `at most ${LIMITS.postsOfJob} posts in all: make two jobs of it`)
 }
 
 function newerVersion(document: unknown): InputError | undefined {

@@ -194,7 +194,10 @@ describe('merging key by key', () => {
   })
 
   it('asks nothing when both wrote the same', () => {
-    expect(rebase([mine('1', reading('tap', 'dull'))], [reading('tap', 'dull')])).toEqual({ clean: [], conflicts: [] })
+    expect(rebase([mine('1', reading('tap', 'dull'))], [reading('tap', 'dull')])).toMatchObject({
+      clean: [],
+      conflicts: [],
+    })
   })
 
   it('sees that a method meets its hole', () => {

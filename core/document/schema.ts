@@ -134,6 +134,8 @@ export const readingSchema = record({
   observation: neededChoice(OBSERVATION_KEYS),
   // Null when the observation was taken back.
   value: typed<unknown>(mixed()),
+  // Nothing is taken out of the record: who took it back, and why.
+  withdrawn: part({ by: text(LONGEST.person), why: text(LONGEST.note) }),
 })
 
 const said = { at: neededTime(), by: text(LONGEST.person) }
@@ -209,7 +211,9 @@ export const lineSchema = record({
   kind: choice(LINE_KINDS),
   height: quantity(...FENCE_HEIGHT),
   gap: quantity(0, 1, 'm').test('under-cladding', 'less than the height of the fence', function (gap) {
-    return gap === undefined || gap < ((this.parent as { height?: number }).height ?? 1.8)
+    const { height = 1.8 } = this.parent as { height?: number }
+    // A height that is none is said of itself.
+    return gap === undefined || !(height >= FENCE_HEIGHT[0]) || gap < height
   }),
   solidity: quantity(0.02, 1),
   length: quantity(0.3, 20_000, 'm'),

@@ -37,4 +37,5 @@ export interface VersionedBatch extends CommandBatch {
 }
 
 /** @throws InputError for the first thing that is wrong */
-export const readBatch = (body: unknown): VersionedBatch => readBy<VersionedBatch>(batchSchema, body, 'body')
+export const readBatch = (body: unknown): VersionedBatch =>
+  readBy<VersionedBatch>(batchSchema, body, 'body', undefined, { firstOnly: true })

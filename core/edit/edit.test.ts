@@ -38,7 +38,51 @@ describe('readings', () => {
     expect(taken.observations).toBeUndefined()
     expect(taken.readings).toHaveLength(3)
     expect(taken.readings![2]!.value).toBeNull()
-    expect(wayBack(both).lines[0]!.posts[1]!.readings).toBeUndefined()
+  })
+
+  it('undone, stays in the record as one that was taken back, with who did', () => {
+    const undone = wayBack(both).lines[0]!.posts[1]!
+    expect(undone.observations).toBeUndefined()
+    expect(undone.readings).toMatchObject([
+      { id: 'first', value: 0.02, withdrawn: { by: 'I. Aalder', why: 'taken back by whoever made it' } },
+      { id: 'second', value: 0.03, withdrawn: { by: 'I. Aalder' } },
+    ])
+  })
+
+  it('that comes late, made before another, joins the record and leaves the newest standing', () => {
+    const [early, late] = both as [Command, Command]
+    for (const order of [
+      [early, late],
+      [late, early],
+    ]) {
+      const post = applyCommands(job, order).lines[0]!.posts[1]!
+      expect(post.observations).toEqual({ probeAtGround: 0.03 })
+      expect(post.readings!.map(({ id }) => id).sort()).toEqual(['first', 'second'])
+    }
+    // Made in the same second: the same one stands on every device.
+    const twins = [seen(0.01, 'a', 8), seen(0.04, 'b', 8)]
+    for (const order of [twins, [...twins].reverse()])
+      expect(applyCommands(job, order).lines[0]!.posts[1]!.observations).toEqual({ probeAtGround: 0.04 })
+  })
+
+  it("undone after somebody else's, leaves theirs standing", () => {
+    const mine = seen(0.02, 'mine', 8)
+    const back = inverseOfAll(job, [mine])
+    const after = applyCommands(job, [mine, seen(0.05, 'theirs', 9), ...back]).lines[0]!.posts[1]!
+    expect(after.observations).toEqual({ probeAtGround: 0.05 })
+    expect(after.readings!.map(({ id, withdrawn }) => [id, withdrawn !== undefined])).toEqual([
+      ['mine', true],
+      ['theirs', false],
+    ])
+  })
+
+  it('of two people are never a choice between them, alike or not', () => {
+    const mine = [{ id: 'b-1', commands: [seen(0.02, 'mine', 8), seen(0.02, 'mine-too', 9)] }]
+    for (const theirs of [seen(0.02, 'theirs', 8), seen(0.05, 'theirs', 9)])
+      expect(rebase(mine, [theirs])).toMatchObject({ clean: mine, conflicts: [] })
+    // A post that was taken out is one, for each reading on it.
+    const out: Command = { name: 'putPost', ...at, value: null }
+    expect(rebase(mine, [out]).conflicts.map((conflict) => conflict.mine)).toEqual(mine[0]!.commands)
   })
 
   it('undone and done again, it is the same reading', () => {
@@ -58,7 +102,9 @@ describe('readings', () => {
       observations: { probeAtGround: 0.01 },
       readings: [{ ...note('same', 8), value: 0.01 }],
     })
-    expect(applyCommands(once, rest)).toEqual(job)
+    const none = applyCommands(once, rest).lines[0]!.posts[1]!
+    expect(none.observations).toBeUndefined()
+    expect(none.readings).toMatchObject([{ id: 'same', withdrawn: {} }])
   })
 
   it('change no figure by being kept', () => {
@@ -174,7 +220,7 @@ describe('posts, lines, marks and photographs', () => {
   it('an edit of a post that somebody else took out is shown, not lost', () => {
     const theirs: Command[] = [{ name: 'putPost', line: 'A', post: 'A2', value: null }]
     const mine: Command = { name: 'setReading', ...at, key: 'tap', value: 'dull' }
-    expect(rebase([{ id: '1', commands: [mine] }], theirs)).toEqual({
+    expect(rebase([{ id: '1', commands: [mine] }], theirs)).toMatchObject({
       clean: [],
       conflicts: [{ mine, theirs: theirs[0] }],
     })

@@ -54,6 +54,20 @@ describe('posts as a table', () => {
     expect(readBack(job).lines[0]!.posts).toEqual(job.lines[0]!.posts)
   })
 
+  property.prop([
+    fc.constantFrom(..."=+-@'"),
+    fc.string({ maxLength: 20 }).filter((text) => text.trim() === text && text !== ''),
+  ])('a name that begins like a formula is none in the table, and comes back as it was', (sign, rest) => {
+    const id = `${sign}${rest}`
+    const job = jobOf(runOfPosts(2, 2.4, (i) => (i === 1 ? { id } : {})))
+    expect(postsTable(job)[2]![1]).toBe(`'${id}`)
+    expect(readBack(job).lines[0]!.posts[1]!.id).toBe(id)
+  })
+
+  it('leaves an apostrophe where it only stands before a name', () => {
+    expect(read(['post', 'tape'], [["'t A1", '0']]).lines[0]!.posts[0]!.id).toBe("'t A1")
+  })
+
   it.each([
     ['Tape (ft)', 'station', 0.3048],
     ['POST', 'id', undefined],

@@ -22,12 +22,22 @@ export function postsTable(job: Job): string[][] {
 }
 
 function cellOf(line: Line, post: Post, { path, kind }: Column): string {
-  if (path === 'line') return line.id
-  const value = valueAt(post, path)
+  const value = path === 'line' ? line.id : valueAt(post, path)
   if (value === undefined || value === null) return ''
+  if (kind === 'text') return escaped(String(value))
   if (kind === 'list') return (value as string[]).join(' ') || NOTHING
   return String(value)
 }
+
+/**
+ * A table opened in a spreadsheet reckons what begins like a formula: a name that does stands behind an apostrophe.
+ *
+ * @example escaped('=1+1') // "'=1+1"
+ */
+const escaped = (cell: string): string => (FORMULA.test(cell) ? `'${cell}` : cell)
+const unescaped = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell)
+/** An apostrophe too, so that what is read is what was written. */
+const FORMULA = /^['=+\-@\t\r]/
 
 function valueAt(post: Post, path: string): unknown {
   return path.split('.').reduce<unknown>((part, key) => {
@@ -169,7 +179,7 @@ function readCell(cell: string, { kind, values }: Column, unit: number, key: str
       if (cell.toLowerCase() === NOTHING) return []
       return cell.split(/[\s;]+/).map((each) => choiceOf(each, values!, key))
     case 'text':
-      return cell
+      return unescaped(cell)
   }
 }
 

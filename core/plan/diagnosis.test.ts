@@ -5,6 +5,7 @@ import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
 import type { Command } from '../edit/commands'
 import { readBatch } from '../edit/batch'
 import { plan, planner } from './plan'
+import type { Observations } from '../cause/observations'
 import type { Line, Mark, Post, Site, Verdict } from '../document/job'
 
 const rotted: Partial<Post> = {
@@ -44,13 +45,14 @@ describe('red flags', () => {
     expect(flags[0]).toMatch(words)
   })
 
-  it.each<[string, Mark[]]>([
+  it.each<[string, Mark[], Partial<Observations>?]>([
     ['a service further off', [mark({ offset: 1.2 })]],
     ['a sapling', [mark({ kind: 'tree', size: 0.1 })]],
     ['a downpipe', [mark({ kind: 'downpipe' })]],
     ['a wall beside a post that leans alone', [mark({ kind: 'wall' })]],
-  ])('not %s', (_name, marks) => {
-    expect(flagsOf(rotted, marks)).toEqual([])
+    ['posts that lean together far from any wall', [], { leanPattern: 'neighbours-too' }],
+  ])('not %s', (_name, marks, seen = {}) => {
+    expect(flagsOf({ ...rotted, observations: { ...rotted.observations, ...seen } }, marks)).toEqual([])
   })
 
   it('stop every repair but making it safe, until it is in hand', () => {

@@ -2,7 +2,6 @@ import { conditionsOf } from '../cause/conditions'
 import { diagnose, type Diagnosis } from '../cause/diagnose'
 import type { Cause } from '../cause/tables'
 import type { PostContext } from '../repair/context'
-import type { ResolvedLine } from '../resolve/resolve'
 import { markFlags } from '../document/marks'
 import type { PostPlan } from './types'
 
@@ -25,7 +24,7 @@ export function planDiagnosis(context: PostContext): PostPlan['diagnosis'] {
     solidity: line.solidity,
     exposed: site.exposure !== 'sheltered' && site.shelter > SHELTERED,
     near: post.nearMarks.map(({ kind }) => kind),
-    repairKinds: repairKinds(line),
+    repairKinds: line.repairKinds,
   }
   return {
     ...judged,
@@ -35,10 +34,6 @@ export function planDiagnosis(context: PostContext): PostPlan['diagnosis'] {
     ...decided(judged, context),
   }
 }
-
-/** How many kinds of repair are chosen along a line. */
-export const repairKinds = ({ posts }: ResolvedLine): number =>
-  new Set(posts.flatMap(({ repair }) => (repair?.method ? [repair.method] : []))).size
 
 /** What was found on digging stands before what a person said, and that before what the readings say. */
 function decided(judged: Diagnosis, { post }: PostContext): Pick<PostPlan['diagnosis'], 'inForce' | 'decidedBy'> {

@@ -230,3 +230,31 @@ describe('planner', () => {
       )
   })
 })
+
+describe('hole and scale', () => {
+  it('layers fill the hole from its stone bed to the top of the fill', () => {
+    const post = { ...rotted, repair: { method: 'new-post-concrete', filling: 'layered' } }
+    const { hole, concrete } = method(planOf(post), 'new-post-concrete')
+    const { layers = 0, layerThickness = 0 } = concrete!.fill
+    expect(layers).toBeGreaterThan(2)
+    expect(layers * layerThickness).toBeCloseTo(hole!.depth - hole!.stoneBed - hole!.fillTop, 9)
+    expect(hole!.fillTop).toBeGreaterThan(0)
+  })
+
+  it('every depth rule that can be dug stands on the scale, the deeper the further on', () => {
+    const rules = planOf(rotted).depthRules.filter(({ depth }) => depth !== null && depth > 0.3 && depth < 2)
+    expect(rules.length).toBeGreaterThan(3)
+    const byDepth = [...rules].sort((a, b) => a.depth! - b.depth!)
+    const gusts = byDepth.map(({ over }) => over!)
+    expect(gusts.every((over, i) => over > 0 && (i === 0 || over >= gusts[i - 1]!))).toBe(true)
+    for (const { lean, over } of rules) expect(lean!).toBeLessThan(over!)
+  })
+
+  it('warns of dry bags where more than a light line post stands, and there only', () => {
+    const warned = (duty: 'line' | 'corner') => {
+      const post = { ...rotted, duty, repair: { method: 'new-post-concrete', filling: 'dry-pour' } }
+      return method(planOf(post), 'new-post-concrete').cautions.some((words) => words.includes('light line posts only'))
+    }
+    expect([warned('line'), warned('corner')]).toEqual([false, true])
+  })
+})

@@ -14,7 +14,7 @@ import {
 import type { Tables } from '../tables/tables'
 import { gustOfReturnPeriod } from '../wind/returnPeriod'
 import { planDepthRules } from './depthRules'
-import { planDiagnosis, repairKinds } from './diagnosis'
+import { planDiagnosis } from './diagnosis'
 import { planMethods } from './methods'
 import { recommend } from './recommend'
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, type PostPlan } from './types'
@@ -72,7 +72,7 @@ const LINE_WITHOUT_FIGURES = { posts: undefined, marks: undefined, course: undef
 const POST_WITHOUT_FIGURES = { readings: undefined, photographs: undefined, groundLevel: undefined }
 
 function lineKey(site: ResolvedSite, line: ResolvedLine): string {
-  return JSON.stringify([site, { ...line, ...LINE_WITHOUT_FIGURES }, repairKinds(line)])
+  return JSON.stringify([site, { ...line, ...LINE_WITHOUT_FIGURES }])
 }
 const postKey = (post: ResolvedPost): string => JSON.stringify({ ...post, ...POST_WITHOUT_FIGURES })
 

@@ -15,7 +15,11 @@ export interface Assumption {
 export type ResolvedSite = Required<Omit<Site, 'name'>> & { name: string }
 type Sketched = 'marks' | 'course' | 'levelReference'
 export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sketched>> &
-  Pick<Line, Sketched> & { posts: ResolvedPost[] }
+  Pick<Line, Sketched> & {
+    posts: ResolvedPost[]
+    /** How many kinds of repair are chosen along it. */
+    repairKinds: number
+  }
 
 type Given = 'duty' | 'material' | 'section' | 'length' | 'ageYears' | 'soil' | 'saturated'
 export interface ResolvedPost extends Omit<Post, Given>, Required<Pick<Post, Given>> {
@@ -97,7 +101,8 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
       nearMarks: marksNear(line.marks, post.station),
     }
   })
-  return { ...resolved, posts }
+  const kinds = new Set(line.posts.flatMap(({ repair }) => (repair?.method ? [repair.method] : [])))
+  return { ...resolved, posts, repairKinds: kinds.size }
 }
 
 function resolvePost(post: Post, fenceHeight: Metres, atEnd: boolean, { defaults }: Tables, assumed: Assumption[]) {

@@ -1,6 +1,7 @@
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../errors'
+import { LIMITS } from '../limits'
 import { gateOpening } from './gate'
 import { leanSlopes } from './lean'
 import { prop } from './prop'
@@ -59,6 +60,34 @@ describe('spacing', () => {
   it('refuses what cannot be', () => {
     expect(() => spacing(9.6, 2.5, [{ at: 0.1, clear: 0.3 }])).toThrow('both ends clear')
     expect(() => spacing(9.6, 1, [{ at: 5, clear: 1.5 }])).toThrow(InputError)
+  })
+  it('needs fewer bays where one can end right before an obstacle', () => {
+    expect(spacing(5, 2.5, [{ at: 2.5, clear: 0 }])).toEqual([0, 2.5, 5])
+    expect(spacing(5, 2.6, [{ at: 2.5, clear: 0.2 }])).toHaveLength(4)
+  })
+  it('keeps its promise with as many bays and obstacles as it takes', () => {
+    const avoid = Array.from({ length: LIMITS.obstacles }, (_, i) => ({
+      at: 37.3 * (i + 1) + (i % 7) * 0.21,
+      clear: 0.41,
+    }))
+    const length = 3_990
+    const stations = spacing(length, 2.05, avoid)
+    const bays = stations.slice(1).map((at, i) => at - stations[i]!)
+    expect([stations[0], stations.at(-1)]).toEqual([0, length])
+    expect(bays.length).toBeGreaterThan(length / 2.05 - 1)
+    expect(Math.max(...bays)).toBeLessThanOrEqual(2.05 + 1e-6)
+    for (const { at, clear } of avoid) expect(stations.every((each) => Math.abs(each - at) >= clear - 1e-6)).toBe(true)
+  })
+  it('refuses what has no end', () => {
+    const obstacle = { at: 5, clear: 0.1 }
+    expect(() =>
+      spacing(
+        100,
+        2,
+        Array.from({ length: LIMITS.obstacles + 1 }, () => obstacle),
+      ),
+    ).toThrow('avoid is 101')
+    expect(() => spacing(1e6, 0.3, [])).toThrow('wide enough for 2000 bays')
   })
   it('sets whole panels, cut only before an obstacle and at the end', () => {
     expect(panelSpacing(5, 1.83, [])).toEqual([0, 1.83, 3.66, 5])

@@ -1,6 +1,6 @@
 import { InputError } from '../errors'
 import { LIMITS } from '../limits'
-import { tidy, wholeUp } from '../numeric/rounding'
+import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
 
 export interface Obstacle {
@@ -16,6 +16,8 @@ interface Interval {
 
 /** Width to which the best bay is found, m: far below a tape's mark. */
 const EXACT = 1e-7
+/** What only rounding keeps out of reach, m. */
+const REACHED = 1e-9
 
 /**
  * Running tape readings of posts: the fewest bays, the smallest largest bay, then the largest
@@ -23,23 +25,38 @@ const EXACT = 1e-7
  *
  * For a bay between two bounds the places that each post can reach are intervals; a set of bays
  * exists if the end can be reached. The bounds are found by bisection, so the answer is the best
- * one and not the first one.
+ * one and not the first one. Each of its 50 odd steps goes once along posts and obstacles: 2000 bays
+ * past 100 obstacles take a fraction of a second.
  *
  * @param maxBay largest bay allowed, m
  * @throws InputError when an end is not clear or no bays fit
  * @example spacing(9.6, 2.5, []) // [0, 2.4, 4.8, 7.2, 9.6]
  */
 export function spacing(length: Metres, maxBay: Metres, avoid: readonly Obstacle[]): Metres[] {
+  if (avoid.length > LIMITS.obstacles) throw new InputError('avoid', avoid.length, `at most ${LIMITS.obstacles}`)
+  if (length / maxBay > LIMITS.posts) throw new InputError('maxBay', maxBay, `wide enough for ${LIMITS.posts} bays`)
   const free = freeStretches(length, avoid)
-  const fewest = Math.max(1, wholeUp(length / maxBay))
-  for (let bays = fewest; bays <= Math.min(LIMITS.posts, fewest + 2 * avoid.length + 1); bays++) {
-    if (!reachable(bays, 0, maxBay, free, length)) continue
-    const equal = length / bays
-    const largest = bisect(equal, maxBay, (bay) => reachable(bays, 0, bay, free, length) !== undefined)
-    const smallest = bisect(equal, 0, (bay) => reachable(bays, bay, largest, free, length) !== undefined)
-    return traceBack(reachable(bays, smallest, largest, free, length)!, smallest, largest, length)
+  const bays = fewestBays(maxBay, free, length)
+  if (bays === undefined)
+    throw new InputError('avoid', avoid, `obstacles that leave room for bays of at most ${maxBay} m`)
+  const equal = length / bays
+  const largest = bisect(equal, maxBay, (bay) => reachable(bays, 0, bay, free, length) !== undefined)
+  const smallest = bisect(equal, 0, (bay) => reachable(bays, bay, largest, free, length) !== undefined)
+  return traceBack(reachable(bays, smallest, largest, free, length)!, smallest, largest, length)
+}
+
+/** Each post as far on as it can: no other way needs fewer. */
+function fewestBays(maxBay: Metres, free: readonly Interval[], length: Metres): number | undefined {
+  let at = 0
+  for (let bays = 1; bays <= LIMITS.posts; bays++) {
+    const reach = at + maxBay
+    if (reach >= length - REACHED) return bays
+    const furthest = free.findLast(({ low }) => low <= reach)!
+    const next = Math.min(reach, furthest.high)
+    if (next <= at) return undefined
+    at = next
   }
-  throw new InputError('avoid', avoid, `obstacles that leave room for bays of at most ${maxBay} m`)
+  return undefined
 }
 
 /** A narrower bay is no bay: two are shared out instead; a working value, m. */
@@ -107,23 +124,37 @@ function reachable(
 ): Interval[][] | undefined {
   const places: Interval[][] = [[{ low: 0, high: 0 }]]
   for (let post = 1; post <= bays; post++) {
-    const moved = places[post - 1]!.map(({ low, high }) => ({ low: low + smallest, high: high + largest }))
-    const now = moved.flatMap((reach) =>
-      free.map((stretch) => ({ low: Math.max(reach.low, stretch.low), high: Math.min(reach.high, stretch.high) })),
-    )
-    places.push(merged(now.filter(({ low, high }) => high >= low - 1e-12)))
-    if (places[post]!.length === 0) return undefined
+    const moved = merged(places[post - 1]!.map(({ low, high }) => ({ low: low + smallest, high: high + largest })))
+    const now = common(moved, free)
+    if (now.length === 0) return undefined
+    places.push(now)
   }
-  return places[bays]!.some(({ low, high }) => low <= length + 1e-9 && high >= length - 1e-9) ? places : undefined
+  const [last] = places[bays]!.slice(-1)
+  return last!.high >= length - REACHED ? places : undefined
 }
 
 /** Overlapping places are one; otherwise their number would double at every post. */
-function merged(intervals: Interval[]): Interval[] {
+function merged(ascending: readonly Interval[]): Interval[] {
   const result: Interval[] = []
-  for (const each of intervals.sort((a, b) => a.low - b.low)) {
+  for (const each of ascending) {
     const last = result[result.length - 1]
-    if (last && each.low <= last.high + 1e-12) last.high = Math.max(last.high, each.high)
+    if (last && each.low <= last.high + DUST) last.high = Math.max(last.high, each.high)
     else result.push({ ...each })
+  }
+  return result
+}
+const DUST = 1e-12
+
+/** Where two ascending rows of intervals overlap: one walk along both. */
+function common(a: readonly Interval[], b: readonly Interval[]): Interval[] {
+  const result: Interval[] = []
+  for (let i = 0, j = 0; i < a.length && j < b.length; ) {
+    const [one, other] = [a[i]!, b[j]!]
+    const low = Math.max(one.low, other.low)
+    const high = Math.min(one.high, other.high)
+    if (high >= low - DUST) result.push({ low, high })
+    if (one.high < other.high) i++
+    else j++
   }
   return result
 }

@@ -1,5 +1,5 @@
 import { InputError } from '../errors'
-import { LIMITS } from '../limits'
+import { LIMITS, LONGEST } from '../limits'
 import { parseLength, type LengthSystem } from '../units/length'
 import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
@@ -25,9 +25,11 @@ export interface TapeReading {
  * @example parseTape('0, 2.4, 7.2 gate 1.1', 'metric')[2] // { station: 7.2, duty: 'gate-hinge', leaf: 1.1, leaves: 1 }
  */
 export function parseTape(text: string, system: LengthSystem): TapeReading[] {
+  if (text.length > LONGEST.tape) throw new InputError('readings', text.length, `at most ${LONGEST.tape} letters`)
   const readings: TapeReading[] = []
   for (const entry of entriesOf(text)) {
     const key = `reading ${readings.length + 1}`
+    if (entry.length > LONGEST.tapeReading) throw new InputError(key, entry, ENTRY_SAYS)
     const bays = BAYS.exec(entry)
     if (bays) addBays(readings, Number(bays[1]), parseLength(bays[2]!, system, key), key)
     else add(readings, readEntry(entry, system, key), key, entry)
@@ -37,13 +39,15 @@ export function parseTape(text: string, system: LengthSystem): TapeReading[] {
   return readings
 }
 
+const ENTRY_SAYS = 'a length, then perhaps gate, double gate, corner or end'
 const BAYS = /^(\d+)\s*[x×*]\s*(.+)$/i
 const ENTRY = /^(.*?)(?:\s+(double\s+gate|gate|corner|end)\b\s*(.*))?$/i
 const PLAIN_NUMBERS = /^\d+(?:\.\d+)?(?:\s+\d+(?:\.\d+)?)+$/
 
 function entriesOf(text: string): string[] {
-  const byLines = /[;\n]/.test(text.trim())
-  const parts = text.split(byLines ? /[;\n]|,\s+|,(?=\s*$)/ : /,/)
+  const trimmed = text.trim()
+  const called = trimmed.endsWith(',') ? trimmed.slice(0, -1) : trimmed
+  const parts = called.split(/[;\n]/.test(called) ? /[;\n]|,\s+/ : /,/)
   return parts
     .map((part) => part.trim())
     .filter(Boolean)
@@ -59,7 +63,7 @@ function readEntry(entry: string, system: LengthSystem, key: string): TapeReadin
     case 'double gate':
       return { station, duty: 'gate-hinge', leaf: parseLength(rest, system, `${key}, gate`), leaves: 2 }
     default:
-      if (rest) throw new InputError(key, entry, 'a length, then perhaps gate, double gate, corner or end')
+      if (rest) throw new InputError(key, entry, ENTRY_SAYS)
       return word ? { station, duty: word.toLowerCase() as 'corner' | 'end' } : { station }
   }
 }

@@ -56,6 +56,10 @@ describe('running tape readings', () => {
     ['-1', 'reading 1 is "-1"; it must be at least 0'],
     ['0, 2.4, 2.4', 'reading 3 is "2.4"'],
     ['3000 x 2', 'reading 1 is 3000'],
+    [`0, ${'1'.repeat(90)}`, 'reading 2 is "1111'],
+    [`0, ${' '.repeat(39_000)}2.4 gate${' '.repeat(900)}x`, 'reading 2 is'],
+    [', '.repeat(20_000), 'readings is'],
+    ['0,'.repeat(20_001), 'readings is 40002; it must be at most 40000 letters'],
   ])('%j is refused by the reading', (text, message) => {
     expect(() => parseTape(text, 'metric')).toThrow(message)
   })

@@ -1,11 +1,13 @@
 import type { Knex } from 'knex'
 import * as jobs from './0001_jobs'
 import * as photographs from './0002_photographs'
+import * as bounded from './0003_bounded'
 
 /* Imported one by one: a built server has no folder of migrations to look into. */
 const migrations: Record<string, Knex.Migration> = {
   '0001_jobs': jobs,
   '0002_photographs': photographs,
+  '0003_bounded': bounded,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -3,13 +3,23 @@ import { join } from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
 
 const STARTS_WITHIN = 60_000
+const ENDS_WITHIN = 10_000
 
 /**
  * Starts a built server and waits until it answers with its database.
  *
- * @returns the address, `stop` and `kill`, and a promise of its end
+ * `settings` are more of the environment, such as NUXT_REQUESTS_IN_TEN_SECONDS. Gives its address, pid, `ended`,
+ * `isAnswering`, `stop` and `kill`.
  */
-export async function startServer({ build, databaseUrl, host = '127.0.0.1', port, seedDemo = false, quiet = false }) {
+export async function startServer({
+  build,
+  databaseUrl,
+  host = '127.0.0.1',
+  port,
+  seedDemo = false,
+  quiet = false,
+  settings = {},
+}) {
   const child = spawn(process.execPath, [join(build, 'server', 'index.mjs')], {
     env: {
       ...process.env,
@@ -20,27 +30,47 @@ export async function startServer({ build, databaseUrl, host = '127.0.0.1', port
       NITRO_PORT: String(port),
       HOST: host,
       PORT: String(port),
+      ...settings,
     },
     stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
     detached: true,
   })
   const ended = new Promise((resolve) => child.once('exit', resolve))
-  const shown = host === '0.0.0.0' || host === '::' ? 'localhost' : host === '127.0.0.1' ? 'localhost' : host
-  const address = `http://${shown}:${port}`
-  await untilHealthy(`http://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}/api/health`, child)
-  const signal = (name) => async () => {
-    child.kill(name)
+  const open = host === '0.0.0.0' || host === '::'
+  const shown = open || host === '127.0.0.1' ? 'localhost' : host
+  const inside = `http://${open ? '127.0.0.1' : host}:${port}`
+  const kill = async () => {
+    child.kill('SIGKILL')
     await ended
   }
-  return { address, ended, pid: child.pid, stop: signal('SIGTERM'), kill: signal('SIGKILL') }
+  try {
+    await untilHealthy(`${inside}/api/health`, child)
+  } catch (error) {
+    await kill()
+    throw error
+  }
+  return {
+    address: `http://${shown}:${port}`,
+    ended,
+    pid: child.pid,
+    // Whether it turns at all; its database is watched by itself.
+    isAnswering: () => fetch(`${inside}/icon.svg`, { signal: AbortSignal.timeout(2_000) }).then(Boolean, () => false),
+    async stop() {
+      child.kill('SIGTERM')
+      const isOver = await Promise.race([ended.then(() => true), pause(ENDS_WITHIN, false, { ref: false })])
+      if (!isOver) child.kill('SIGKILL')
+      await ended
+    },
+    kill,
+  }
 }
 
 async function untilHealthy(url, child) {
   const until = Date.now() + STARTS_WITHIN
   while (Date.now() < until) {
-    if (child.exitCode !== null) throw new Error('the server stopped at once')
+    if (child.exitCode !== null || child.signalCode !== null) throw new Error('the server stopped at once')
     try {
-      const answer = await fetch(url)
+      const answer = await fetch(url, { signal: AbortSignal.timeout(5_000) })
       if (answer.ok) return
     } catch {
       // Not listening yet.

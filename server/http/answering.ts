@@ -1,7 +1,8 @@
 import { defineEventHandler, setResponseHeader, setResponseStatus, type EventHandlerRequest, type H3Event } from 'h3'
 import { InputError } from '../../core/errors'
 import type { Problem } from '../../shared/contract'
-import { NotFound, NotJson, StaleVersion, TooLarge } from './failures'
+import { NotFound, NotJson, StaleVersion, Taken, TooLarge, TooLong, TooMuch, WrongHost, WrongMethod } from './failures'
+import { logFault } from './log'
 
 /** A route whose failures are answered by problem documents. */
 export function answering<T>(handler: (event: H3Event<EventHandlerRequest>) => Promise<T>) {
@@ -17,7 +18,8 @@ export function answering<T>(handler: (event: H3Event<EventHandlerRequest>) => P
 /** Answers with the problem document of a failure. */
 export function sendProblem(event: H3Event<EventHandlerRequest>, error: unknown): Problem {
   const problem = problemOf(error)
-  if (problem.status === 500) console.error(error)
+  if (problem.status === 500) logFault(error)
+  if (error instanceof TooMuch) setResponseHeader(event, 'retry-after', error.after)
   setResponseStatus(event, problem.status)
   setResponseHeader(event, 'content-type', 'application/problem+json')
   return problem
@@ -29,11 +31,16 @@ export function problemOf(error: unknown): Problem {
     return { type: 'input', title: 'Not accepted', status: 422, detail: message, key, value: value ?? null, range }
   }
   if (error instanceof StaleVersion) {
-    const { version, job, mine, theirs, message } = error
-    return { type: 'conflict', title: 'Changed by others', status: 409, detail: message, version, job, mine, theirs }
+    const { version, mine, theirs, message } = error
+    return { type: 'conflict', title: 'Changed by others', status: 409, detail: message, version, mine, theirs }
   }
+  if (error instanceof Taken) return { type: 'taken', title: 'Taken', status: 409, detail: error.message }
+  if (error instanceof TooMuch) return { type: 'too-much', title: 'Too much', status: 429, detail: error.message }
+  if (error instanceof WrongHost) return { type: 'host', title: 'Not here', status: 421, detail: error.message }
+  if (error instanceof WrongMethod) return { type: 'method', title: 'Not so', status: 405, detail: error.message }
   if (error instanceof NotFound) return { type: 'not-found', title: 'Not found', status: 404, detail: error.message }
   if (error instanceof TooLarge) return { type: 'too-large', title: 'Too large', status: 413, detail: error.message }
+  if (error instanceof TooLong) return { type: 'too-long', title: 'Too long', status: 413, detail: error.message }
   if (error instanceof NotJson) return { type: 'not-json', title: 'Not JSON', status: 400, detail: error.message }
   if (isDatabaseAway(error)) {
     return {
@@ -51,9 +58,28 @@ export function problemOf(error: unknown): Problem {
   }
 }
 
-const AWAY = ['ECONNREFUSED', 'ECONNRESET', 'PROTOCOL_CONNECTION_LOST', 'EPIPE', 'ETIMEDOUT', 'ER_SERVER_SHUTDOWN']
+const AWAY = [
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'ECONNABORTED',
+  'ENOENT',
+  'EPIPE',
+  'ETIMEDOUT',
+  'PROTOCOL_CONNECTION_LOST',
+  'PROTOCOL_ENQUEUE_AFTER_FATAL_ERROR',
+  'ER_SERVER_SHUTDOWN',
+  'ER_NORMAL_SHUTDOWN',
+  'ER_CON_COUNT_ERROR',
+  'ER_LOCK_WAIT_TIMEOUT',
+  'ER_LOCK_DEADLOCK',
+]
 
+/** Nothing is wrong with what was asked: asked again later, it will be answered. */
 function isDatabaseAway(error: unknown): boolean {
-  const { code, name } = error as { code?: string; name?: string }
-  return AWAY.includes(code ?? '') || name === 'KnexTimeoutError'
+  const { code, name, fatal, message } = (error ?? {}) as Partial<Record<'code' | 'name' | 'message', string>> & {
+    fatal?: boolean
+  }
+  return (
+    AWAY.includes(code ?? '') || fatal === true || name === 'KnexTimeoutError' || /closed state/.test(message ?? '')
+  )
 }

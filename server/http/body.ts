@@ -1,21 +1,26 @@
-import { getRequestHeader, type H3Event } from 'h3'
+import { getRequestHeader, getRouterParam, type H3Event } from 'h3'
 import { InputError } from '../../core/errors'
 import { LARGEST } from '../../core/limits'
-import { NotJson, TooLarge } from './failures'
+import { NotFound, NotJson, TooLarge } from './failures'
 
 /** A larger body is drained up to here so that the sender hears the answer. */
 const DRAIN_LIMIT = 100e6
 
 /**
- * JSON body of a request.
+ * JSON body of a request, as text.
  *
  * Only `application/json` is read: a page of another origin cannot send that without being asked.
  *
  * @throws TooLarge, NotJson
  */
-export async function readJson(event: H3Event): Promise<unknown> {
-  const text = (await readBytes(event, LARGEST.document, 'a job file of 2000 posts has about 1 MB')).toString('utf8')
+export async function readText(event: H3Event): Promise<string> {
+  const bytes = await readBytes(event, LARGEST.document, 'a job file of 2000 posts has about 1 MB')
   if (!typeOf(event).startsWith('application/json')) throw new NotJson('Send application/json.')
+  return bytes.toString('utf8')
+}
+
+/** @throws NotJson */
+export function parseText(text: string): unknown {
   try {
     return JSON.parse(text)
   } catch (error) {
@@ -35,10 +40,36 @@ export async function readPicture(event: H3Event): Promise<Buffer> {
   return bytes
 }
 
+/**
+ * Given by a device that asks for a new job: asked for again with the same key, it is made once.
+ *
+ * @throws InputError when it is no key
+ */
+export function madeBy(event: H3Event): { madeBy?: string } {
+  const key = getRequestHeader(event, 'idempotency-key')
+  if (key === undefined) return {}
+  if (!IDENTITY.test(key)) throw new InputError('idempotency-key', key, IDENTITY_SAYS)
+  return { madeBy: key }
+}
+
+const IDENTITY = /^[\w-]{8,64}$/
+const IDENTITY_SAYS = 'an identity of 8 to 64 letters'
+
+/**
+ * The job that an address speaks of.
+ *
+ * @throws NotFound for what cannot be one
+ */
+export function jobIdentity(event: H3Event): string {
+  const id = getRouterParam(event, 'id')
+  if (id === undefined || !JOB_IDENTITY.test(id)) throw new NotFound('job', (id ?? '').slice(0, 40))
+  return id
+}
+const JOB_IDENTITY = /^[\w-]{1,36}$/
+
 /** @throws InputError when it could not have come from a device */
 export function pictureIdentity(id: string | undefined): string {
-  if (id === undefined || !/^[\w-]{8,64}$/.test(id))
-    throw new InputError('photograph', id, 'an identity of 8 to 64 letters')
+  if (id === undefined || !IDENTITY.test(id)) throw new InputError('photograph', id, IDENTITY_SAYS)
   return id
 }
 

@@ -1,5 +1,4 @@
 import type { Command } from '../../core/edit/commands'
-import type { Job } from '../../core/document/job'
 
 export class NotFound extends Error {
   constructor(
@@ -10,11 +9,10 @@ export class NotFound extends Error {
   }
 }
 
-/** Others have written since: both sides go back, for the sender to merge key by key. */
+/** Others have written since: what they did goes back, for the sender to merge key by key. */
 export class StaleVersion extends Error {
   constructor(
     readonly version: number,
-    readonly job: Job,
     readonly mine: Command[],
     readonly theirs: Command[],
   ) {
@@ -32,3 +30,37 @@ export class TooLarge extends Error {
 }
 
 export class NotJson extends Error {}
+
+/** Something else is there under this name. */
+export class Taken extends Error {}
+
+/** The server is asked for more than one asker gets. */
+export class TooMuch extends Error {
+  constructor(
+    message: string,
+    /** Worth asking again after, s. */
+    readonly after: number,
+  ) {
+    super(message)
+  }
+}
+
+export class WrongMethod extends Error {
+  constructor(method: string, allowed: readonly string[]) {
+    super(`${method} is not for this address: ${allowed.join(', ')}.`)
+  }
+}
+
+/** More work than one answer is worth. */
+export class TooLong extends Error {
+  constructor() {
+    super('This takes longer than the server gives to one answer: ask for less at once.')
+  }
+}
+
+/** Asked by a name that is not ours. */
+export class WrongHost extends Error {
+  constructor(host: string) {
+    super(`This server does not answer to the name "${host.slice(0, 80)}": NUXT_HOSTS lists its names.`)
+  }
+}

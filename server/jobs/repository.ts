@@ -1,14 +1,25 @@
-import type { CommandBatch } from '../../core/edit/apply'
 import type { Knex } from 'knex'
+import type { CommandBatch } from '../../core/edit/apply'
 import type { Command } from '../../core/edit/commands'
 import type { JobSummary } from '../../core/document/summary'
 import type { Job } from '../../core/document/job'
+import type { WholeJob } from './whole'
 
-export interface StoredJob {
+/** What an edit needs to know of a job, without its document. */
+export interface JobHead {
   id: string
   version: number
-  document: Job
+  /** Version that the document and the summary speak of. */
+  keptVersion: number
+  /** Bytes of the document, at most. */
+  size: number
   updatedAt: Date
+}
+
+/** A job's document as it was last written whole. */
+export interface KeptDocument {
+  version: number
+  job: Job
 }
 
 /** What a list shows of a job, without its document. */
@@ -31,11 +42,40 @@ export interface HistoryEntry {
 /** MariaDB keeps JSON as text; some drivers parse it, some do not. */
 const parsed = <T>(value: unknown): T => (typeof value === 'string' ? JSON.parse(value) : value) as T
 
-export async function listJobs(database: Knex): Promise<JobRow[]> {
-  const rows = await database('job')
+/** Where a page of the list goes on: after this job. */
+export interface Place {
+  updatedAt: Date
+  id: string
+}
+
+export interface ListOptions {
+  limit: number
+  after?: Place
+  /** Words of the job's or the place's name. */
+  search?: string
+  /** Those that were deleted and can come back. */
+  deleted?: boolean
+  /** Only those with posts that wait for a repair, most of them first. */
+  needing?: boolean
+}
+
+export async function listJobs(database: Knex, options: ListOptions): Promise<JobRow[]> {
+  const { limit, after, search, deleted = false, needing = false } = options
+  const query = database('job')
     .select('id', 'name', 'site_name', 'version', 'summary', 'updated_at')
-    .orderBy([{ column: 'updated_at', order: 'desc' }, { column: 'name' }])
-  return rows.map((row) => ({
+    .where((rows) => void (deleted ? rows.whereNotNull('deleted_at') : rows.whereNull('deleted_at')))
+    .limit(limit)
+  if (needing) query.where('undecided', '>', 0).orderBy('undecided', 'desc')
+  query.orderBy([
+    { column: 'updated_at', order: 'desc' },
+    { column: 'id', order: 'desc' },
+  ])
+  if (search) {
+    const like = `%${search.replace(/[\\%_]/g, '\\$&')}%`
+    query.whereRaw('(name like ? or site_name like ?)', [like, like])
+  }
+  if (after) query.whereRaw('(updated_at, id) < (?, ?)', [after.updatedAt, after.id])
+  return (await query).map((row) => ({
     id: row.id,
     name: row.name,
     siteName: row.site_name,
@@ -45,60 +85,86 @@ export async function listJobs(database: Knex): Promise<JobRow[]> {
   }))
 }
 
+/** Jobs whose list entry speaks of an earlier version. */
+export async function jobsBehind(database: Knex, limit: number): Promise<string[]> {
+  return database('job').where({ is_behind: true }).whereNull('deleted_at').limit(limit).pluck('id')
+}
+
 /** @param lock keeps other writers off until the transaction ends */
-export async function findJob(database: Knex, id: string, lock = false): Promise<StoredJob | undefined> {
-  const query = database('job').where({ id }).first('id', 'version', 'document', 'updated_at')
+export async function findHead(database: Knex, id: string, lock = false): Promise<JobHead | undefined> {
+  const query = database('job')
+    .where({ id })
+    .whereNull('deleted_at')
+    .first('id', 'version', 'kept_version', 'size', 'updated_at')
   const row = await (lock ? query.forUpdate() : query)
-  return row && { id: row.id, version: row.version, document: parsed<Job>(row.document), updatedAt: row.updated_at }
+  return (
+    row && {
+      id: row.id,
+      version: row.version,
+      keptVersion: row.kept_version,
+      size: row.size,
+      updatedAt: row.updated_at,
+    }
+  )
+}
+
+export async function readKept(database: Knex, id: string): Promise<KeptDocument> {
+  const row = await database('job').where({ id }).first('kept_version', 'document')
+  return { version: row.kept_version, job: parsed<Job>(row.document) }
 }
 
 export async function insertJob(
   database: Knex,
-  id: string,
-  document: Job,
-  summary: JobSummary,
-  now: Date,
+  { id, whole, madeBy, now }: { id: string; whole: WholeJob; madeBy?: string; now: Date },
 ): Promise<void> {
-  await database('job').insert({ id, version: 1, created_at: now, ...columns(document, summary, now) })
+  await database('job').insert({
+    id,
+    version: 1,
+    made_by: madeBy ?? null,
+    created_at: now,
+    updated_at: now,
+    ...columns(whole, 1),
+  })
 }
 
-export async function updateJob(
+/** The job that was made for this key before. */
+export async function findMadeBy(database: Knex, madeBy: string): Promise<string | undefined> {
+  return (await database('job').where({ made_by: madeBy }).first('id'))?.id
+}
+
+/** Writes the document whole, as it is at a version. */
+export async function keepWhole(database: Knex, id: string, version: number, whole: WholeJob): Promise<void> {
+  await database('job').where({ id }).update(columns(whole, version))
+}
+
+function columns({ name, siteName, text, summary }: WholeJob, version: number) {
+  return {
+    name,
+    site_name: siteName,
+    document: text,
+    summary: JSON.stringify(summary),
+    undecided: summary.undecided,
+    kept_version: version,
+    is_behind: false,
+    size: Buffer.byteLength(text),
+  }
+}
+
+/** The history holds one version more. */
+export async function raiseVersion(
   database: Knex,
   id: string,
-  version: number,
-  document: Job,
-  summary: JobSummary,
-  now: Date,
+  { version, size, now }: { version: number; size: number; now: Date },
 ): Promise<void> {
-  await database('job')
-    .where({ id })
-    .update({ version, ...columns(document, summary, now) })
-}
-
-function columns(document: Job, summary: JobSummary, now: Date) {
-  return {
-    name: document.name,
-    site_name: document.site?.name ?? '',
-    document: JSON.stringify(document),
-    summary: JSON.stringify(summary),
-    updated_at: now,
-  }
+  await database('job').where({ id }).update({ version, size, is_behind: true, updated_at: now })
 }
 
 export async function insertHistory(
   database: Knex,
   id: string,
-  version: number,
-  batch: CommandBatch,
-  now: Date,
+  { version, batch, text, now }: { version: number; batch: CommandBatch; text: string; now: Date },
 ): Promise<void> {
-  await database('job_history').insert({
-    job_id: id,
-    version,
-    batch_id: batch.id,
-    commands: JSON.stringify(batch.commands),
-    made_at: now,
-  })
+  await database('job_history').insert({ job_id: id, version, batch_id: batch.id, commands: text, made_at: now })
 }
 
 export async function findBatch(database: Knex, id: string, batchId: string): Promise<number | undefined> {
@@ -107,16 +173,35 @@ export async function findBatch(database: Knex, id: string, batchId: string): Pr
 }
 
 /** Entries after `version`, oldest first. */
-export async function historySince(database: Knex, id: string, version: number): Promise<HistoryEntry[]> {
-  const rows = await database('job_history')
+export async function historySince(
+  database: Knex,
+  id: string,
+  version: number,
+  limit?: number,
+): Promise<HistoryEntry[]> {
+  const query = database('job_history')
     .where({ job_id: id })
     .andWhere('version', '>', version)
     .orderBy('version')
     .select('version', 'batch_id', 'commands', 'made_at')
-  return rows.map((row) => ({
+  if (limit !== undefined) query.limit(limit)
+  return (await query).map((row) => ({
     version: row.version,
     batchId: row.batch_id,
     commands: parsed<Command[]>(row.commands),
     madeAt: row.made_at,
   }))
+}
+
+/** @returns whether there was such a job, deleted or not as `deleted` wants it */
+export async function setDeleted(database: Knex, id: string, at: Date | null): Promise<boolean> {
+  const query = database('job').where({ id })
+  if (at) query.whereNull('deleted_at')
+  else query.whereNotNull('deleted_at')
+  return (await query.update({ deleted_at: at })) > 0
+}
+
+/** Takes away for good what was deleted before. */
+export async function forgetDeleted(database: Knex, before: Date): Promise<number> {
+  return database('job').where('deleted_at', '<', before).delete()
 }

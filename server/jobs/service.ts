@@ -1,75 +1,213 @@
-import { readJob } from '../../core/document/check'
-import { applyCommands, type CommandBatch } from '../../core/edit/apply'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import { readJob } from '../../core/document/check'
+import type { Job } from '../../core/document/job'
+import { applyCommands, type CommandBatch } from '../../core/edit/apply'
+import type { VersionedBatch } from '../../core/edit/batch'
+import { checkEdit } from '../../core/edit/check'
 import type { Command } from '../../core/edit/commands'
-import { newJob } from '../../core/document/newJob'
-import { jobSummary } from '../../core/document/summary'
+import { LARGEST } from '../../core/limits'
 import { tables } from '../../data/tables'
-import type { AppliedAnswer, CreatedJob, ListedJob } from '../../shared/contract'
+import type { AppliedAnswer, CreatedJob, HistoryPage, ListedJob, ListPage } from '../../shared/contract'
+import { NotFound, StaleVersion, TooLarge } from '../http/failures'
+import { documentMemory } from './memory'
+import { pageToken, readPageToken } from './paging'
 import * as jobs from './repository'
-import { NotFound, StaleVersion } from '../http/failures'
+import { whole, type WholeJob } from './whole'
 
-export async function listJobs(database: Knex): Promise<ListedJob[]> {
-  const rows = await jobs.listJobs(database)
-  return rows.map((row) => ({ ...row, updatedAt: row.updatedAt.toISOString() }))
+/** Edits after which the document is written whole again: what a reader has to replay stays short. */
+const EDITS_BETWEEN = 64
+const JOB_SPLIT = 'make two jobs of it'
+/** Entries of the list, and of the history, that one answer brings. */
+const PAGE = 50
+const HISTORY_PAGE = 200
+/** How long a deleted job can come back, ms. */
+const KEPT_DELETED = 30 * 24 * 3600e3
+
+const memory = documentMemory()
+
+/** A job as it is now. */
+export interface StoredJob {
+  id: string
+  version: number
+  document: Job
+  updatedAt: Date
 }
 
-export async function readStoredJob(database: Knex, id: string): Promise<jobs.StoredJob> {
-  const job = await jobs.findJob(database, id)
-  if (!job) throw new NotFound('job', id)
-  return job
+export async function listJobs(
+  database: Knex,
+  options: { after?: string; search?: string; deleted?: boolean; needing?: boolean } = {},
+): Promise<ListPage> {
+  await bringUp(database)
+  const { after, ...rest } = options
+  const rows = await jobs.listJobs(database, {
+    ...rest,
+    limit: PAGE + 1,
+    ...(after === undefined ? {} : { after: readPageToken(after) }),
+  })
+  const page = rows.slice(0, PAGE)
+  return {
+    jobs: page.map((row): ListedJob => ({ ...row, updatedAt: row.updatedAt.toISOString() })),
+    ...(rows.length > PAGE ? { next: pageToken(page.at(-1)!) } : {}),
+  }
 }
 
-/** @throws InputError for the first thing that is wrong with the document; nothing is stored then */
-export async function importJob(database: Knex, document: unknown, id: string = randomUUID()): Promise<CreatedJob> {
-  const job = readJob(document, tables)
-  await database.transaction((transaction) => jobs.insertJob(transaction, id, job, jobSummary(job), new Date()))
-  return { id, version: 1 }
+/** What lists show follows the history: of jobs edited since somebody looked. */
+async function bringUp(database: Knex): Promise<void> {
+  for (const id of await jobs.jobsBehind(database, PAGE)) {
+    await database.transaction(async (transaction) => {
+      const head = await jobs.findHead(transaction, id, true)
+      // Deleted meanwhile, or brought up by another server.
+      if (!head || head.keptVersion === head.version) return
+      const { version, job } = await documentAt(transaction, head)
+      await jobs.keepWhole(transaction, id, version, whole(job))
+    })
+  }
 }
 
-export async function createJob(database: Knex, wanted: unknown): Promise<CreatedJob> {
-  return importJob(database, newJob(wanted))
+export async function readStoredJob(database: Knex, id: string): Promise<StoredJob> {
+  const head = await jobs.findHead(database, id)
+  if (!head) throw new NotFound('job', id)
+  const { version, job } = await documentAt(database, head)
+  return { id, version, document: job, updatedAt: head.updatedAt }
+}
+
+/** @throws NotFound */
+export async function requireJob(database: Knex, id: string): Promise<void> {
+  if (!(await jobs.findHead(database, id))) throw new NotFound('job', id)
 }
 
 /**
- * Applies a batch on the version that it was made on.
+ * The document at the version of its head, or a later one: as it was kept, or as this server knows it, with the
+ * history since.
+ */
+async function documentAt(
+  database: Knex,
+  { id, version: wanted, keptVersion }: jobs.JobHead,
+): Promise<{ version: number; job: Job }> {
+  const known = memory.get(id, wanted)
+  const from = known && known.version >= keptVersion ? known : await jobs.readKept(database, id)
+  const since = from.version < wanted ? await jobs.historySince(database, id, from.version) : []
+  const now = {
+    version: since.at(-1)?.version ?? from.version,
+    job: since.reduce((at, { commands }) => applyCommands(at, commands), from.job),
+  }
+  memory.set(id, now)
+  return now
+}
+
+export interface ImportOptions {
+  id?: string
+  /** Given by the device: asked for again, it is the job that was made the first time. */
+  madeBy?: string
+}
+
+/** @throws InputError for the first thing that is wrong with the document; nothing is stored then */
+export async function importJob(database: Knex, document: unknown, options: ImportOptions = {}): Promise<CreatedJob> {
+  return insertWhole(database, whole(readJob(document, tables)), options)
+}
+
+/** Stores a job that was checked before. */
+export async function insertWhole(
+  database: Knex,
+  ready: WholeJob,
+  { id = randomUUID(), madeBy }: ImportOptions = {},
+): Promise<CreatedJob> {
+  if (Buffer.byteLength(ready.text) > LARGEST.document) throw new TooLarge(LARGEST.document, JOB_SPLIT)
+  try {
+    await jobs.insertJob(database, { id, whole: ready, now: new Date(), ...(madeBy === undefined ? {} : { madeBy }) })
+    return { id, version: 1 }
+  } catch (error) {
+    const made = madeBy === undefined || !isDuplicate(error) ? undefined : await jobs.findMadeBy(database, madeBy)
+    if (made === undefined) throw error
+    return { id: made, version: 1 }
+  }
+}
+
+const isDuplicate = (error: unknown) => (error as { code?: string }).code === 'ER_DUP_ENTRY'
+
+/** @throws InputError when an edit would spoil the job */
+export type EditCheck = (job: Job, commands: readonly Command[]) => Promise<void>
+
+const checkHere: EditCheck = async (job, commands) => {
+  const error = checkEdit(job, commands, tables)
+  if (error) throw error
+}
+
+/**
+ * Applies a batch on the version that it was made on. Its cost is that of what it touches, not of the job.
  *
- * @throws StaleVersion with both sides when others have written since
+ * @throws StaleVersion with what others have done since
  * @throws InputError when the job would not be valid any more; nothing is written then
  */
 export async function applyBatch(
   database: Knex,
   id: string,
-  batch: CommandBatch & { version: number },
+  batch: VersionedBatch,
+  check: EditCheck = checkHere,
 ): Promise<AppliedAnswer> {
-  return database.transaction(async (transaction) => {
-    const stored = await jobs.findJob(transaction, id, true)
-    if (!stored) throw new NotFound('job', id)
+  const applied = await database.transaction(async (transaction): Promise<{ answer: AppliedAnswer; job?: Job }> => {
+    const head = await jobs.findHead(transaction, id, true)
+    if (!head) throw new NotFound('job', id)
     const before = await jobs.findBatch(transaction, id, batch.id)
-    if (before !== undefined) return { version: stored.version, at: before, job: stored.document }
-    if (stored.version !== batch.version) {
-      throw new StaleVersion(
-        stored.version,
-        stored.document,
-        batch.commands,
-        await commandsSince(transaction, id, batch.version),
-      )
-    }
-    const job = readJob(applyCommands(stored.document, batch.commands), tables)
-    const version = stored.version + 1
-    const now = new Date()
-    await jobs.updateJob(transaction, id, version, job, jobSummary(job), now)
-    await jobs.insertHistory(transaction, id, version, batch, now)
-    return { version, at: version }
+    if (before !== undefined) return { answer: { batch: batch.id, version: head.version, at: before } }
+    if (head.version !== batch.version)
+      throw new StaleVersion(head.version, batch.commands, await commandsSince(transaction, id, batch.version))
+    return applyNext(transaction, head, batch, check)
   })
+  // Only what was committed is remembered.
+  if (applied.job) memory.set(id, { version: applied.answer.version, job: applied.job })
+  return applied.answer
+}
+
+async function applyNext(
+  transaction: Knex,
+  head: jobs.JobHead,
+  batch: CommandBatch,
+  check: EditCheck,
+): Promise<{ answer: AppliedAnswer; job: Job }> {
+  const { id } = head
+  const now = new Date()
+  const { job: before } = await documentAt(transaction, head)
+  await check(before, batch.commands)
+  const job = applyCommands(before, batch.commands)
+  const version = head.version + 1
+  const text = JSON.stringify(batch.commands)
+  const size = head.size + Buffer.byteLength(text)
+  await jobs.raiseVersion(transaction, id, { version, size, now })
+  await jobs.insertHistory(transaction, id, { version, batch, text, now })
+  if (version - head.keptVersion >= EDITS_BETWEEN || size > LARGEST.document) {
+    const ready = whole(job)
+    if (Buffer.byteLength(ready.text) > LARGEST.document) throw new TooLarge(LARGEST.document, JOB_SPLIT)
+    await jobs.keepWhole(transaction, id, version, ready)
+  }
+  return { answer: { batch: batch.id, version, at: version }, job }
 }
 
 async function commandsSince(database: Knex, id: string, version: number): Promise<Command[]> {
   return (await jobs.historySince(database, id, version)).flatMap((entry) => entry.commands)
 }
 
-export async function readHistory(database: Knex, id: string): Promise<jobs.HistoryEntry[]> {
-  await readStoredJob(database, id)
-  return jobs.historySince(database, id, 0)
+/** A page of the history, oldest first. */
+export async function readHistory(database: Knex, id: string, after = 0): Promise<HistoryPage> {
+  await requireJob(database, id)
+  const rows = await jobs.historySince(database, id, after, HISTORY_PAGE + 1)
+  const page = rows.slice(0, HISTORY_PAGE)
+  return {
+    entries: page.map(({ madeAt, ...entry }) => ({ ...entry, madeAt: madeAt.toISOString() })),
+    ...(rows.length > HISTORY_PAGE ? { next: page.at(-1)!.version } : {}),
+  }
 }
+
+/** Puts a job away; for thirty days it can come back. */
+export async function deleteJob(database: Knex, id: string, now = new Date()): Promise<void> {
+  if (!(await jobs.setDeleted(database, id, now))) throw new NotFound('job', id)
+  memory.forget(id)
+}
+
+export async function restoreJob(database: Knex, id: string): Promise<void> {
+  if (!(await jobs.setDeleted(database, id, null))) throw new NotFound('deleted job', id)
+}
+
+export const forgetDeleted = (database: Knex, now = new Date()): Promise<number> =>
+  jobs.forgetDeleted(database, new Date(now.getTime() - KEPT_DELETED))

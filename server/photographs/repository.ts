@@ -5,6 +5,8 @@ export interface StoredPhotograph {
   pixelWidth: number
   pixelHeight: number
   checksum: string
+  /** SHA-256 of what was sent; of pictures stored by an earlier version it is not known. */
+  sentChecksum?: string
   data: Buffer
 }
 
@@ -13,7 +15,7 @@ export async function insertPhotograph(
   database: Knex,
   jobId: string,
   id: string,
-  { mediaType, pixelWidth, pixelHeight, checksum, data }: StoredPhotograph,
+  { mediaType, pixelWidth, pixelHeight, checksum, sentChecksum, data }: StoredPhotograph,
   now: Date,
 ): Promise<void> {
   await database('photograph')
@@ -24,6 +26,7 @@ export async function insertPhotograph(
       pixel_width: pixelWidth,
       pixel_height: pixelHeight,
       checksum,
+      sent_checksum: sentChecksum ?? null,
       data,
       stored_at: now,
     })
@@ -39,6 +42,7 @@ export async function findPhotograph(database: Knex, jobId: string, id: string):
       pixelWidth: row.pixel_width,
       pixelHeight: row.pixel_height,
       checksum: row.checksum,
+      ...(row.sent_checksum === null ? {} : { sentChecksum: row.sent_checksum }),
       data: row.data,
     }
   )

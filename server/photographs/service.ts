@@ -3,21 +3,30 @@ import type { Knex } from 'knex'
 import sharp from 'sharp'
 import { InputError } from '../../core/errors'
 import type { PictureAnswer } from '../../shared/contract'
+import { NotFound, Taken } from '../http/failures'
+import { requireJob } from '../jobs/service'
+import { formatOf, MOST_PIXELS } from './format'
 import { findPhotograph, insertPhotograph, type StoredPhotograph } from './repository'
-import { NotFound } from '../http/failures'
-import { readStoredJob } from '../jobs/service'
+import { turns } from './turns'
 
 /** Longest edge that is kept, pixels: enough to see a crack at the foot of a post. */
 const LONGEST_EDGE = 2048
-/** A picture that would unfold to more is no photograph. */
-const MOST_PIXELS = 120e6
 const QUALITY = 82
+/** A photograph that takes longer to make small is none, s. */
+const LONGEST_WORK = 20
+
+// One thread a picture, two pictures at once, nothing kept of them: a burst of pictures takes time, not memory.
+sharp.concurrency(1)
+sharp.cache(false)
+const turn = turns(2, 40)
 
 /**
  * Stores a photograph: turned upright, made small, and without what the camera wrote into it, its place above all.
+ * The same picture sent again is the one that is there.
  *
  * @throws InputError when it is no picture that can be read; nothing is stored then
  * @throws NotFound for an unknown job
+ * @throws Taken when another picture is there under this identity
  */
 export async function storePhotograph(
   database: Knex,
@@ -25,11 +34,27 @@ export async function storePhotograph(
   id: string,
   original: Buffer,
 ): Promise<PictureAnswer> {
-  await readStoredJob(database, jobId)
-  const picture = await upright(original)
-  await database.transaction((transaction) => insertPhotograph(transaction, jobId, id, picture, new Date()))
-  const { data: _data, ...kept } = await readPhotograph(database, jobId, id)
-  return kept
+  await requireJob(database, jobId)
+  const sentChecksum = createHash('sha256').update(original).digest('hex')
+  const known = await findPhotograph(database, jobId, id)
+  const stored = known ?? (await storeNew(database, jobId, id, original, sentChecksum))
+  if ((stored.sentChecksum ?? sentChecksum) !== sentChecksum)
+    throw new Taken(`Another picture is there under the identity "${id}".`)
+  const { mediaType, pixelWidth, pixelHeight, checksum } = stored
+  return { id, mediaType, pixelWidth, pixelHeight, checksum, sentBytes: original.length, sentChecksum }
+}
+
+async function storeNew(
+  database: Knex,
+  jobId: string,
+  id: string,
+  original: Buffer,
+  sentChecksum: string,
+): Promise<StoredPhotograph> {
+  const picture = { ...(await turn(() => upright(original))), sentChecksum }
+  await insertPhotograph(database, jobId, id, picture, new Date())
+  // The one that came first stands, where two came at once.
+  return readPhotograph(database, jobId, id)
 }
 
 export async function readPhotograph(database: Knex, jobId: string, id: string): Promise<StoredPhotograph> {
@@ -38,17 +63,31 @@ export async function readPhotograph(database: Knex, jobId: string, id: string):
   return found
 }
 
-async function upright(original: Buffer): Promise<StoredPhotograph> {
+async function upright(original: Buffer): Promise<Omit<StoredPhotograph, 'sentChecksum'>> {
+  const format = formatOf(original)
+  const none = () => new InputError('photograph', `${original.length} bytes`, 'a picture: JPEG, PNG, WebP or AVIF')
+  if (!format) throw none()
+  const most = MOST_PIXELS[format]
+  const { width = 0, height = 0 } = await sharp(original)
+    .metadata()
+    .catch(() => Promise.reject(none()))
+  if (width * height > most)
+    throw new InputError(
+      'photograph',
+      `${width} × ${height} pixels`,
+      `a picture of at most ${most / 1e6} million pixels`,
+    )
   try {
     // Without `keepMetadata` nothing of EXIF, GPS among it, is written.
-    const { data, info } = await sharp(original, { limitInputPixels: MOST_PIXELS })
+    const { data, info } = await sharp(original, { limitInputPixels: most, pages: 1 })
       .rotate()
       .resize({ width: LONGEST_EDGE, height: LONGEST_EDGE, fit: 'inside', withoutEnlargement: true })
       .jpeg({ quality: QUALITY })
+      .timeout({ seconds: LONGEST_WORK })
       .toBuffer({ resolveWithObject: true })
     const checksum = createHash('sha256').update(data).digest('hex')
     return { mediaType: 'image/jpeg', pixelWidth: info.width, pixelHeight: info.height, checksum, data }
   } catch {
-    throw new InputError('photograph', `${original.length} bytes`, 'a picture: JPEG, PNG, WebP or AVIF')
+    throw none()
   }
 }

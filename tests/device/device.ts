@@ -5,6 +5,8 @@ import { editsSender } from '~/sync/edits'
 import { createPictures } from '~/sync/pictures'
 import { createQueue } from '~/sync/queue'
 import { DeviceStorage } from '~/sync/storage'
+import { createTabs } from '~/sync/tabs'
+import { createTray } from '~/sync/tray'
 import { tables } from '~~/tests/support/builders'
 import type { FakeServer } from './fakeServer'
 
@@ -15,17 +17,23 @@ afterEach(async () => {
   for (const close of closing.splice(0)) await close()
 })
 
-/** A device with a real database of its own; `again` is the same device after a reload. */
+/**
+ * A device with a real database of its own; `again` is the same device after a reload, and another one of its name is
+ * another window.
+ */
 export function newDevice(server: FakeServer, name = `device-${process.pid}-${++made}`) {
   const storage = new DeviceStorage(name)
-  const edits = editsSender(storage, server.api)
+  const tabs = createTabs(name)
+  const edits = editsSender(storage, server.api, tabs)
   const pictures = createPictures(storage, server.api, () => queue)
-  const queue = createQueue(storage, [edits, pictures.sender], QUICK)
+  const queue = createQueue(storage, [edits, pictures.sender], tabs, QUICK)
+  const tray = createTray(storage, queue, tabs)
   const sessions: JobSession[] = []
   async function close(): Promise<void> {
     sessions.forEach((session) => session.close())
     await queue.close()
     storage.close()
+    tabs.close()
   }
   closing.push(close)
   return {
@@ -33,6 +41,7 @@ export function newDevice(server: FakeServer, name = `device-${process.pid}-${++
     edits,
     pictures,
     queue,
+    tray,
     async open(id: string): Promise<JobSession> {
       const session = openSession(id, { storage, queue, edits, api: server.api, tables })
       sessions.push(session)

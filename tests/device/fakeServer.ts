@@ -88,11 +88,10 @@ export function fakeServer(jobs: Record<string, Job>): FakeServer {
       sent.push({ id, batch })
       const job = server.of(id)
       const before = job.seen.get(batch.id)
-      if (before !== undefined) return { version: job.version, at: before, job: job.job }
+      if (before !== undefined) return { batch: batch.id, version: job.version, at: before }
       if (batch.version !== job.version)
         throw new Refusal(409, 'changed', {
           version: job.version,
-          job: job.job,
           theirs: job.history.slice(batch.version - 1).flat(),
         })
       try {
@@ -104,7 +103,7 @@ export function fakeServer(jobs: Record<string, Job>): FakeServer {
         server.losesAnswer = false
         throw new Refusal(0, 'gone')
       }
-      return { version: job.version, at: job.version }
+      return { batch: batch.id, version: job.version, at: job.version }
     })
   }
   async function sendPicture(_id: string, picture: string, bytes: Blob): Promise<PictureAnswer> {
@@ -112,7 +111,8 @@ export function fakeServer(jobs: Record<string, Job>): FakeServer {
       const why = server.refusedPictures.get(picture)
       if (why) throw new Refusal(422, why)
       pictures.set(picture, bytes)
-      return { mediaType: bytes.type, pixelWidth: 1, pixelHeight: 1, checksum: '' }
+      const kept = { mediaType: bytes.type, pixelWidth: 1, pixelHeight: 1, checksum: '' }
+      return { ...kept, id: picture, sentBytes: bytes.size, sentChecksum: '' }
     })
   }
   return server

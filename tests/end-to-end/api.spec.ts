@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test'
 import { calculations } from '../../core/calc/registry'
 import { demoJobs } from '../../data/demo/jobs'
+import type { Job } from '../../core/document/job'
+import type { ListPage } from '../../shared/contract'
 import { importJob, trialJob } from './steps'
 
 /* The routes as somebody else's program would use them. */
@@ -23,7 +25,7 @@ const reading = (value: unknown, id: string) => ({
 test('jobs: imported, listed, read, exported and their history told', async ({ request }) => {
   const job = trialJob('Routes')
   const id = await importJob(request, job)
-  const listed = (await (await request.get('/api/jobs')).json()) as { id: string; name: string }[]
+  const { jobs: listed } = (await (await request.get('/api/jobs')).json()) as ListPage
   expect(listed.find((each) => each.id === id)!.name).toBe('Routes')
   expect(await (await request.get(`/api/jobs/${id}`)).json()).toMatchObject({ id, version: 1, job })
 
@@ -32,7 +34,7 @@ test('jobs: imported, listed, read, exported and their history told', async ({ r
   const exported = await request.get(`/api/jobs/${id}/export`)
   expect(exported.headers()['content-disposition']).toContain('routes.json')
   expect((await exported.json()).lines[0].posts[2].readings).toHaveLength(1)
-  const history = await (await request.get(`/api/jobs/${id}/history`)).json()
+  const { entries: history } = await (await request.get(`/api/jobs/${id}/history`)).json()
   expect(history).toHaveLength(1)
   expect(history[0]).toMatchObject({ version: 2, commands: [{ name: 'setReading', value: 0.02 }] })
 })
@@ -49,7 +51,6 @@ test('a batch that is sent twice is applied once, a stale one is answered with b
     version: 2,
     mine: [{ value: 0.03 }],
     theirs: [{ value: 0.02 }],
-    job: { lines: [{ posts: [{}, {}, { observations: { probeAtGround: 0.02 } }, {}, {}] }] },
   })
 })
 
@@ -60,7 +61,7 @@ test.describe('bad requests are answered by key, value and range', () => {
       'commands',
       batch(1, reading(3, 'deep-reading')),
       422,
-      { key: 'lines[0].posts[2].observations.probeAtGround', value: 3 },
+      { key: 'probeAtGround', value: 3 },
     ],
     [
       'an unknown post',
@@ -110,6 +111,69 @@ test.describe('bad requests are answered by key, value and range', () => {
   })
 })
 
+test('what is no address, and a method that it does not take, are answered as such, never by the page', async ({
+  request,
+}) => {
+  const tried: [string, string, number][] = [
+    ['GET', '/api/nothing', 404],
+    ['GET', '/api', 404],
+    ['POST', '/api/jobs/x/history', 405],
+    ['PUT', '/api/jobs', 405],
+    ['DELETE', '/api/health', 405],
+    ['PATCH', '/api/jobs/x', 405],
+  ]
+  for (const [method, path, status] of tried) {
+    const answer = await request.fetch(path, { method })
+    expect([answer.status(), answer.headers()['content-type']], path).toEqual([status, 'application/problem+json'])
+    expect(answer.headers()['cache-control']).toBe('no-store')
+    expect((await answer.json()).status).toBe(status)
+  }
+  expect((await request.fetch('/api/jobs', { method: 'PUT' })).headers().allow).toBe('GET, POST')
+  const elsewhere = await request.get('/api/jobs', { headers: { host: 'evil.example' } })
+  expect([elsewhere.status(), (await elsewhere.json()).type]).toEqual([421, 'host'])
+})
+
+test('what could keep the server busy is refused before it does', async ({ request }) => {
+  const send = (data: string) =>
+    request.post('/api/jobs/import', { data: Buffer.from(data), headers: { 'content-type': 'application/json' } })
+  const head = '"format":"vindex-job","version":1,"name":"x"'
+  const zeros = (count: number) => Array.from({ length: count }, () => '0').join(',')
+  const line = (posts: string) => `{"id":"A","posts":[${posts}]}`
+  const lines = Array.from({ length: 50 }, () => line(zeros(2_000))).join(',')
+  const tried: [string, string][] = [
+    [`{${head},"lines":[${lines}]}`, '100000 posts'],
+    [`{${head},"lines":[${line(zeros(2_400_000))}]}`, ''],
+    [`{${head},"lines":[{"id":"A","height":1e999,"posts":[{"id":"A1","station":0}]}]}`, 'finite'],
+    [`{${head},"__proto__":{"a":1},"lines":[]}`, 'plain words'],
+    [`{${head},"x":"\\ud800","lines":[]}`, 'whole letters'],
+    [`${'['.repeat(1e6)}${']'.repeat(1e6)}`, 'parts within parts'],
+  ]
+  for (const [text, words] of tried) {
+    const answer = await send(text)
+    expect([413, 422], text.slice(0, 60)).toContain(answer.status())
+    expect(((await answer.json()) as { detail: string }).detail).toContain(words)
+  }
+  const obstacles = Array.from({ length: 100 }, (_, i) => ({ at: 19.9 * i + 7, clear: 0.3 + (i % 3) / 10 }))
+  const spaced = await request.post('/api/calc/spacing', { data: { length: 1_999, maxBay: 1.1, avoid: obstacles } })
+  expect((await spaced.json()).stations.length).toBeGreaterThan(1_800)
+})
+
+test('long answers are compressed for who takes that', async ({ request }) => {
+  const id = await importJob(request, { ...trialJob('Compressed'), 'x-note': 'x'.repeat(5_000) } as Job)
+  const encodingOf = async (accepts: string) =>
+    (await request.get(`/api/jobs/${id}`, { headers: { 'accept-encoding': accepts } })).headers()['content-encoding']
+  expect([await encodingOf('gzip, br'), await encodingOf('identity')]).toEqual(['gzip', undefined])
+  expect((await (await request.get(`/api/jobs/${id}`)).json()).job.name).toBe('Compressed')
+})
+
+test('a job is deleted, and comes back', async ({ request }) => {
+  const id = await importJob(request, trialJob('Deleted and back'))
+  expect((await request.delete(`/api/jobs/${id}`)).status()).toBe(204)
+  expect((await request.get(`/api/jobs/${id}`)).status()).toBe(404)
+  expect((await request.post(`/api/jobs/${id}/restore`)).status()).toBe(204)
+  expect((await (await request.get(`/api/jobs/${id}`)).json()).version).toBe(1)
+})
+
 test('every calculation answers, and refuses what it does not know', async ({ request }) => {
   for (const { name } of calculations) {
     const refused = await request.post(`/api/calc/${name}`, { data: { nonsense: 1 } })
@@ -144,6 +208,8 @@ test('instruments stream, and say what they do not know', async ({ page, request
 })
 
 test('the demo jobs are there, each with its own name', async ({ request }) => {
-  const names = ((await (await request.get('/api/jobs')).json()) as { name: string }[]).map(({ name }) => name)
-  for (const { name } of demoJobs()) expect(names).toContain(name)
+  for (const { name } of demoJobs()) {
+    const found = await request.get(`/api/jobs?search=${encodeURIComponent(name)}`)
+    expect(((await found.json()) as ListPage).jobs.map((job) => job.name)).toContain(name)
+  }
 })

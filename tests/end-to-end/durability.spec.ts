@@ -4,6 +4,7 @@ import { freePort, startDatabase } from '../../scripts/lib/database.mjs'
 import { state } from '../../scripts/lib/paths.mjs'
 import { recreate } from '../../scripts/lib/schemas.mjs'
 import { startServer } from '../../scripts/lib/server.mjs'
+import type { HistoryPage } from '../../shared/contract'
 import { answer, expectSaved, importJob, open, saveSign, trialJob } from './steps'
 
 // A server and a database of this test's own, to be killed in the middle of edits.
@@ -52,7 +53,7 @@ test('nothing that the screen called saved is lost when server and database are 
       { easily: 'easily', 'will not': 'will-not', 'with force': 'with-force' }[second],
     )
   }
-  const history = (await (await request.get(`/api/jobs/${id}/history`)).json()) as { batchId: string }[]
+  const { entries: history } = (await (await request.get(`/api/jobs/${id}/history`)).json()) as HistoryPage
   expect(new Set(history.map((entry) => entry.batchId)).size).toBe(history.length)
   expect(history).toHaveLength(6)
   await page.context().close()

@@ -1,33 +1,54 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Browser, type Page } from '@playwright/test'
 import { answer, expectSaved, importJob, open, saveSign, trialJob } from './steps'
 
-test('two people write to the same reading: the second is shown both, and neither is lost', async ({
+const two = async (browser: Browser, path: string, baseURL?: string) => {
+  const pages = await Promise.all([0, 1].map(async () => (await browser.newContext({ baseURL })).newPage()))
+  for (const page of pages) await open(page, path)
+  return pages as [Page, Page]
+}
+
+test('two people read the same thing: both readings are in, the newest stands', async ({
   browser,
   request,
   baseURL,
 }) => {
   const id = await importJob(request, trialJob('Two at one post'))
-  const [first, second] = await Promise.all([0, 1].map(async () => (await browser.newContext({ baseURL })).newPage()))
-  for (const page of [first!, second!]) await open(page, `/jobs/${id}/look?post=T3`)
+  const [first, second] = await two(browser, `/jobs/${id}/look?post=T3`, baseURL)
+  await answer(first, 'at the ground line').click()
+  await expectSaved(first)
+  await answer(second, 'down in the soil').click()
+  await expectSaved(second)
+  await expect(second.getByText('their edits and yours are both in')).toBeVisible()
+  await expect(answer(second, 'down in the soil')).toHaveAttribute('aria-pressed', 'true')
+  const { job } = await (await request.get(`/api/jobs/${id}`)).json()
+  const { observations, readings } = job.lines[0].posts[2]
+  expect(observations).toEqual({ pushPivot: 'in-the-soil' })
+  expect(readings.map(({ value }: { value: string }) => value)).toEqual(['at-ground-line', 'in-the-soil'])
+})
 
-  await answer(first!, 'at the ground line').click()
-  await expectSaved(first!)
-  await answer(second!, 'down in the soil').click()
-  await answer(second!, 'easily').click()
+test('two people say otherwise of one fact: the second is shown both, and neither is lost', async ({
+  browser,
+  request,
+  baseURL,
+}) => {
+  const id = await importJob(request, trialJob('Two at one fact'))
+  const [first, second] = await two(browser, `/jobs/${id}/walk?post=T3`, baseURL)
+  for (const page of [first, second]) await page.getByRole('tab', { name: 'Post' }).click()
+  await answer(first, 'gravel').click()
+  await expectSaved(first)
+  await answer(second, 'rock').click()
 
-  const conflict = second!.getByRole('alert', { name: 'Both changed the same thing' })
-  await expect(conflict).toBeVisible()
-  await expect(conflict.getByRole('button', { name: 'Keep yours: in the soil' })).toBeVisible()
-  await expect(conflict.getByRole('button', { name: 'Take theirs: at ground line' })).toBeVisible()
-  await expect(answer(second!, 'at the ground line')).toHaveAttribute('aria-pressed', 'true')
-  await expect(answer(second!, 'easily')).toHaveAttribute('aria-pressed', 'true')
+  const conflict = second.getByRole('alert', { name: 'Both changed the same thing' })
+  await expect(conflict.getByRole('button', { name: 'Keep yours: rock' })).toBeVisible()
+  await expect(conflict.getByRole('button', { name: 'Take theirs: gravel' })).toBeVisible()
+  await expect(answer(second, 'gravel')).toHaveAttribute('aria-pressed', 'true')
 
   // The choice outlives a reload.
-  await second!.reload()
-  await second!.getByRole('button', { name: /^Keep yours/ }).click()
-  await expectSaved(second!)
+  await second.reload()
+  await second.getByRole('button', { name: /^Keep yours/ }).click()
+  await expectSaved(second)
   const { job } = await (await request.get(`/api/jobs/${id}`)).json()
-  expect(job.lines[0].posts[2].observations).toEqual({ pushPivot: 'in-the-soil', comesUpright: 'easily' })
+  expect(job.lines[0].posts[2].soil).toBe('rock')
 })
 
 test('edits of different readings meet without a word to choose', async ({ browser, request, baseURL }) => {

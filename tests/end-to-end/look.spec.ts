@@ -80,7 +80,7 @@ test('a second reading stands, and the first is kept with its time and person', 
     await probe.fill(length)
     await probe.press('Enter')
   }
-  await page.getByText(/; 1 before it/).click()
+  await page.getByText(/; 1 more/).click()
   await expect(page.getByText(/I\. Aalder: 0\.03 m soft/)).toBeVisible()
   await expect(page.getByText(/I\. Aalder: 0\.02 m soft/)).toBeVisible()
 })

@@ -5,12 +5,15 @@ import { answer, expectSaved, importJob, open, trialJob } from './steps'
 
 const DEMO = ['Bank side after the March storm', 'Lane side, small footings', 'Compost yard']
 
-const openByClick = (page: Page, name: string) =>
-  page
+/** Of many jobs one is looked for. */
+async function openByClick(page: Page, name: string): Promise<void> {
+  await page.getByLabel('Search the jobs').fill(name)
+  await page
     .getByRole('main')
     .getByRole('link', { name: new RegExp(`^${name}`) })
     .last()
     .click()
+}
 const toJobs = (page: Page) => page.getByRole('link', { name: 'Vindex: all jobs' }).click()
 
 /** The job's own name over the job's own first post. */

@@ -9,6 +9,8 @@ const SIZES = [
 
 for (const viewport of SIZES) {
   test(`nothing serious for axe on any screen at ${viewport.width} × ${viewport.height}`, async ({ page, request }) => {
+    // Every screen in turn: a machine under load is slow, not wrong.
+    test.setTimeout(240_000)
     await page.setViewportSize(viewport)
     const job = trialJob(`Axe at ${viewport.width}`)
     job.lines[0]!.posts[2]!.observations = {
@@ -38,6 +40,7 @@ for (const viewport of SIZES) {
 
 test('the long line draws and walks', async ({ page }) => {
   await open(page, '/')
+  await page.getByLabel('Search the jobs').fill('long boundary')
   await page.getByRole('link', { name: /Flood bank, the long boundary Sedgewater/ }).click()
   await expect(page.getByRole('heading', { name: 'F1: what do you see?' })).toBeVisible()
   for (let step = 2; step <= 9; step++) {

@@ -1,19 +1,28 @@
 import { Readable } from 'node:stream'
 import type { H3Event } from 'h3'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { InputError } from '../../core/errors'
 import { problemOf } from '../../server/http/answering'
 import { LARGEST } from '../../core/limits'
-import { pictureIdentity, readJson, readPicture } from '../../server/http/body'
-import { NotFound, NotJson, StaleVersion, TooLarge } from '../../server/http/failures'
-import { demoJobs } from '../../data/demo/jobs'
+import { madeBy, parseText, pictureIdentity, readPicture, readText } from '../../server/http/body'
+import {
+  NotFound,
+  NotJson,
+  StaleVersion,
+  Taken,
+  TooLarge,
+  TooLong,
+  TooMuch,
+  WrongMethod,
+} from '../../server/http/failures'
+import { logFault } from '../../server/http/log'
 
 /** A request with this body, as far as reading it goes. */
 function request(body: Buffer | string, type: string): H3Event {
   const req = Object.assign(Readable.from([Buffer.from(body)]), { headers: { 'content-type': type } })
   return { node: { req } } as unknown as H3Event
 }
-const json = (body: Buffer | string, type = 'application/json') => readJson(request(body, type))
+const json = async (body: Buffer | string, type = 'application/json') => parseText(await readText(request(body, type)))
 
 describe('bodies', () => {
   it('are read as JSON', async () => {
@@ -45,8 +54,30 @@ describe('identities of pictures', () => {
   })
 })
 
+describe('keys of new jobs', () => {
+  const asked = (key?: string) =>
+    madeBy({ node: { req: { headers: key === undefined ? {} : { 'idempotency-key': key } } } } as unknown as H3Event)
+  it('are identities, or none', () => {
+    expect([asked(), asked('0123456789')]).toEqual([{}, { madeBy: '0123456789' }])
+    for (const bad of ['', 'short', 'with blank in it']) expect(() => asked(bad)).toThrow('idempotency-key is')
+  })
+})
+
+describe('what is written down of a fault', () => {
+  it('is where it happened, and nothing of what was sent', () => {
+    const said = vi.spyOn(console, 'error').mockImplementation(() => {})
+    const message = "insert into `job` (`document`) values ('secret of the garden') - Data too long"
+    logFault(Object.assign(new Error(message), { code: 'ER_DATA_TOO_LONG', sqlMessage: message }))
+    logFault('only words')
+    const [[first], [second]] = said.mock.calls as [[string], [string]]
+    said.mockRestore()
+    expect(first).toMatch(/^Error ER_DATA_TOO_LONG\n\s+at /)
+    expect(first).not.toContain('secret')
+    expect(second).toBe('Error')
+  })
+})
+
 describe('problem documents', () => {
-  const [job] = demoJobs()
   it.each<[string, unknown, object]>([
     [
       'bad input',
@@ -60,11 +91,17 @@ describe('problem documents', () => {
       },
     ],
     ['missing input', new InputError('depth', undefined, 'a number'), { status: 422, value: null }],
-    ['a stale version', new StaleVersion(7, job!, [], []), { status: 409, version: 7, job, mine: [], theirs: [] }],
+    ['a stale version', new StaleVersion(7, [], []), { status: 409, version: 7, mine: [], theirs: [] }],
+    ['a name that is taken', new Taken('Another picture is there.'), { status: 409, type: 'taken' }],
+    ['too many askings', new TooMuch('busy', 3), { status: 429, detail: 'busy' }],
+    ['what takes too long', new TooLong(), { status: 413 }],
+    ['another method', new WrongMethod('PUT', ['GET']), { status: 405, detail: 'PUT is not for this address: GET.' }],
     ['nothing there', new NotFound('job', 'x'), { status: 404, detail: 'There is no job "x".' }],
     ['too large', new TooLarge(5e6, 'split it'), { status: 413 }],
     ['no JSON', new NotJson('This is no JSON'), { status: 400 }],
     ['a database that is away', Object.assign(new Error('gone'), { code: 'ECONNREFUSED' }), { status: 503 }],
+    ['a connection that broke off', Object.assign(new Error('x'), { fatal: true }), { status: 503 }],
+    ['two that wait for each other', Object.assign(new Error('x'), { code: 'ER_LOCK_DEADLOCK' }), { status: 503 }],
     ['a database that takes too long', Object.assign(new Error('slow'), { name: 'KnexTimeoutError' }), { status: 503 }],
     [
       'a fault of the program',

@@ -3,6 +3,12 @@ import type { Knex } from 'knex'
 import { connect, migrate } from '../../database/connect'
 import { drop, recreate } from '../../scripts/lib/schemas.mjs'
 
+declare module 'vitest' {
+  export interface ProvidedContext {
+    databaseUrl: string
+  }
+}
+
 /** A database of this test file alone, with its tables up to date. */
 export function ownDatabase(name: string): { database: () => Knex; url: () => string } {
   const url = new URL(inject('databaseUrl'))

@@ -5,11 +5,12 @@ import { InputError } from '../../core/errors'
 import { demoJobs } from '../../data/demo/jobs'
 import { importJob } from '../../server/jobs/service'
 import { readPhotograph, storePhotograph } from '../../server/photographs/service'
-import { NotFound } from '../../server/http/failures'
+import { NotFound, Taken } from '../../server/http/failures'
 import { largePhotograph, sidewaysPhotograph } from '../support/pictures'
 import { ownDatabase } from './ownDatabase'
 
 const { database } = ownDatabase('photographs')
+const flat = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#7a6a4f' } })
 const newJob = async () => (await importJob(database(), demoJobs().at(-1))).id
 
 describe('photographs in the database', () => {
@@ -38,8 +39,44 @@ describe('photographs in the database', () => {
   it('that are sent twice are stored once', async () => {
     const job = await newJob()
     const first = await storePhotograph(database(), job, 'picture-3', await sidewaysPhotograph())
-    const again = await storePhotograph(database(), job, 'picture-3', await sidewaysPhotograph(80, 60))
+    const picture = await sidewaysPhotograph()
+    const again = await storePhotograph(database(), job, 'picture-3', picture)
     expect(again).toEqual(first)
+    expect(again).toMatchObject({
+      id: 'picture-3',
+      sentBytes: picture.length,
+      sentChecksum: createHash('sha256').update(picture).digest('hex'),
+    })
+    expect(await database()('photograph').where({ job_id: job })).toHaveLength(1)
+  })
+
+  it('of one identity and another content are told apart', async () => {
+    const job = await newJob()
+    await storePhotograph(database(), job, 'picture-6', await sidewaysPhotograph())
+    const other = await sidewaysPhotograph(80, 60)
+    await expect(storePhotograph(database(), job, 'picture-6', other)).rejects.toBeInstanceOf(Taken)
+  })
+
+  it.each<[string, () => Promise<Buffer>, string]>([
+    [
+      'a drawing that calls itself one',
+      async () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'),
+      'JPEG, PNG',
+    ],
+    ['another kind of picture', () => flat(20, 20).gif().toBuffer(), 'JPEG, PNG, WebP or AVIF'],
+    ['more pixels than a PNG may have', () => flat(8_000, 7_000).png().toBuffer(), 'at most 50 million pixels'],
+    ['more pixels than a WebP may have', () => flat(8_000, 7_000).webp().toBuffer(), 'at most 50 million pixels'],
+  ])('are not %s', async (_name, make, words) => {
+    const error = await storePhotograph(database(), await newJob(), 'picture-7', await make()).catch(
+      (caught: unknown) => caught,
+    )
+    expect(error).toBeInstanceOf(InputError)
+    expect((error as Error).message).toContain(words)
+  })
+
+  it.each(['png', 'webp', 'avif'] as const)('may be %s', async (format) => {
+    const picture = await flat(300, 200).toFormat(format).toBuffer()
+    expect(await storePhotograph(database(), await newJob(), 'picture-8', picture)).toMatchObject({ pixelWidth: 300 })
   })
 
   it('that are none are refused, and nothing is stored', async () => {

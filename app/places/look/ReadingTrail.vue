@@ -11,7 +11,14 @@ import { usePreferencesStore } from '~/session/preferences'
 const props = defineProps<{ observation: ObservationKey }>()
 const preferences = usePreferencesStore()
 const { trail } = useReadings()
-const readings = computed(() => trail(props.observation))
+const all = computed(() => trail(props.observation))
+const readings = computed(() => all.value.filter(({ withdrawn }) => !withdrawn))
+
+const title = computed(() => {
+  const [newest] = readings.value
+  if (newest) return `Read ${when(newest)}; ${all.value.length - 1} more`
+  return all.value.length === 1 ? 'One reading, taken back' : `${all.value.length} readings, all taken back`
+})
 
 const clock = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 const when = ({ at, by }: Reading) => [clock.format(new Date(at)), by].filter(Boolean).join(', ')
@@ -19,15 +26,14 @@ const what = ({ observation, value }: Reading) => observationValue(observation, 
 </script>
 
 <template>
-  <p v-if="readings.length === 1" class="trail soft">Read {{ when(readings[0]!) }}</p>
-  <FoldOut
-    v-else-if="readings.length > 1"
-    class="trail soft"
-    quiet
-    :title="`Read ${when(readings[0]!)}; ${readings.length - 1} before it`"
-  >
+  <p v-if="all.length === 1 && readings.length === 1" class="trail soft">Read {{ when(readings[0]!) }}</p>
+  <FoldOut v-else-if="all.length > 0" class="trail soft" quiet :title="title">
     <ul>
-      <li v-for="reading in readings" :key="reading.id">{{ when(reading) }}: {{ what(reading) }}</li>
+      <li v-for="reading in all" :key="reading.id">
+        {{ when(reading) }}: <s v-if="reading.withdrawn">{{ what(reading) }}</s
+        ><template v-else>{{ what(reading) }}</template
+        ><template v-if="reading.withdrawn">, {{ reading.withdrawn.why }}</template>
+      </li>
     </ul>
   </FoldOut>
 </template>

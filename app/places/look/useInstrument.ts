@@ -22,8 +22,12 @@ export function useInstrument(kind: InstrumentKind, truth: () => number) {
   const samples = shallowRef<Sample[]>([])
   const held = computed(() => heldReading(kind, samples.value))
   const address = ref<string>()
-  // What broke off is taken up again by itself.
-  const source = useEventSource(address, [], { immediate: false, autoReconnect: { retries: -1, delay: RECONNECT } })
+  // Opened by `connect` alone; what broke off is taken up again by itself.
+  const source = useEventSource(address, [], {
+    immediate: false,
+    autoConnect: false,
+    autoReconnect: { retries: -1, delay: RECONNECT },
+  })
 
   watch(
     () => source.data.value,

@@ -99,21 +99,18 @@ async function setBay(value: number | null): Promise<undefined> {
 
 <template>
   <div>
-    <label for="tape">Running tape readings, one after the other</label>
-    <textarea
-      id="tape"
+    <v-textarea
       v-model="text"
+      label="Running tape readings, one after the other"
       rows="5"
       autocomplete="off"
       spellcheck="false"
       placeholder="0, 2.4, 4.83, 7.2 gate 1.1, 8.45 corner
 or 6 x 2.4"
-      :aria-invalid="!!read?.wrong"
-      aria-describedby="tape-says"
+      :error-messages="read?.wrong"
+      :hint="preview || 'After a reading may stand gate 1.1, double gate 1.5, corner or end.'"
+      persistent-hint
     />
-    <p id="tape-says" role="status" :class="read?.wrong ? 'error-text' : 'soft'">
-      {{ read?.wrong || preview || 'After a reading may stand gate 1.1, double gate 1.5, corner or end.' }}
-    </p>
     <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
     <p v-if="said" role="status">{{ said }}</p>
     <div class="row">
@@ -142,28 +139,9 @@ or 6 x 2.4"
 </template>
 
 <style scoped>
-label {
-  display: block;
-  font-family: var(--measure);
-  font-weight: 600;
-  font-size: 18px;
-  margin-bottom: 6px;
-}
-textarea {
-  width: 100%;
-  border: 1.5px solid var(--ink);
-  background: var(--paper);
-  color: var(--ink);
+:deep(textarea) {
   font-family: var(--measure);
   font-size: 20px;
-  padding: 8px 12px;
-}
-textarea::placeholder {
-  color: var(--soft-ink);
-  opacity: 1;
-}
-textarea[aria-invalid='true'] {
-  border: 2.5px solid var(--error);
 }
 .row {
   margin-top: 10px;

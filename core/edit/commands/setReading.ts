@@ -13,7 +13,7 @@ export interface SetReading extends PostAddress {
   value: unknown
   /** Keeps the reading for the record; left out, the observation alone is set. */
   reading?: ReadingNote
-  /** Takes a reading out of the record again: the way back from the one above. */
+  /** Marks a reading as taken back: the way back from the one above. */
   without?: string
 }
 
@@ -31,24 +31,56 @@ export const setReading: CommandKind<SetReading> = {
   says: ({ key, value }, words) => valueWords(value, words, fieldOf(key)),
 }
 
+/**
+ * Readings are entries of a set that only grows: one that is taken back stays, marked so. The observation is that of
+ * the newest reading, whatever order they come in.
+ */
 function withReading(post: Post, { key, value, reading, without }: SetReading): Post {
-  const set = withPart(post, 'observations', key, value)
-  if (!reading && without === undefined) return set
-  const kept = (post.readings ?? []).filter(({ id }) => id !== without && id !== reading?.id)
-  const entry: Reading[] = reading ? [{ ...reading, observation: key, value: value ?? null }] : []
-  const readings = [...kept, ...entry]
-  return withKey(set, 'readings', readings.length > 0 ? readings : null)
+  if (!reading && without === undefined) return withPart(post, 'observations', key, value)
+  const known = post.readings ?? []
+  const subject: Pick<Reading, 'id' | 'at'> | undefined = reading ?? known.find(({ id }) => id === without)
+  // Others have read it since: theirs stands.
+  const isOvertaken = known.some((each) => each.observation === key && stands(each) && isAfter(each, subject))
+  const observed = isOvertaken ? post : withPart(post, 'observations', key, value)
+  return withKey(
+    observed,
+    'readings',
+    reading ? withEntry(known, { ...reading, observation: key, value: value ?? null }) : withdrawn(known, without!),
+  )
 }
+
+const stands = ({ withdrawn: mark }: Reading): boolean => mark === undefined
+
+function isAfter(each: Reading, subject: Pick<Reading, 'id' | 'at'> | undefined): boolean {
+  if (!subject || each.id === subject.id) return false
+  const [theirs, mine] = [Date.parse(each.at), Date.parse(subject.at)]
+  return theirs > mine || (theirs === mine && each.id > subject.id)
+}
+
+function withEntry(known: readonly Reading[], entry: Reading): Reading[] {
+  const at = known.findIndex(({ id }) => id === entry.id)
+  return at < 0 ? [...known, entry] : known.with(at, entry)
+}
+
+function withdrawn(known: readonly Reading[], without: string): Reading[] | null {
+  const marked = known.map((each) =>
+    each.id === without
+      ? { ...each, withdrawn: { why: WITHDRAWN, ...(each.by === undefined ? {} : { by: each.by }) } }
+      : each,
+  )
+  return marked.length > 0 ? marked : null
+}
+const WITHDRAWN = 'taken back by whoever made it'
 
 function inverseOf(post: Post, { reading, without, ...command }: SetReading): SetReading {
   const back: SetReading = { ...command, value: post.observations?.[command.key] ?? null }
   const before = post.readings?.find(({ id }) => id === (reading?.id ?? without))
-  // One that goes on changing under its own name is put back as it was.
-  if (before) return { ...back, reading: noteOf(before) }
+  // One that goes on changing under its own name is put back as it was; one that was taken back is taken back again.
+  if (before && stands(before)) return { ...back, reading: noteOf(before) }
   return reading ? { ...back, without: reading.id } : back
 }
 
-function noteOf({ observation: _key, value: _value, ...note }: Reading): ReadingNote {
+function noteOf({ observation: _key, value: _value, withdrawn: _mark, ...note }: Reading): ReadingNote {
   return note
 }
 

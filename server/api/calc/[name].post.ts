@@ -1,7 +1,6 @@
-import { answering } from '../../http/answering'
-import { readJson } from '../../http/body'
 import { getRouterParam } from 'h3'
-import { calculate } from '../../../core/calc/registry'
-import { tables } from '../../../data/tables'
+import { answering } from '../../http/answering'
+import { readText } from '../../http/body'
+import { inPool } from '../../worker/pool'
 
-export default answering(async (event) => calculate(getRouterParam(event, 'name')!, await readJson(event), tables))
+export default answering(async (event) => inPool('calculate', getRouterParam(event, 'name')!, await readText(event)))

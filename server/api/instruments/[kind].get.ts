@@ -1,5 +1,6 @@
 import { sendProblem } from '../../http/answering'
-import { createEventStream, defineEventHandler, getQuery, getRouterParam } from 'h3'
+import { createEventStream, defineEventHandler, getQuery, getRequestIP, getRouterParam } from 'h3'
+import { takeStream } from '../../http/streams'
 import { requireChoice, requireNumber } from '../../../core/errors'
 import { INSTRUMENT_KINDS, MANNERS, READINGS_PER_SECOND, simulatedReading } from '../../../core/instruments/simulated'
 
@@ -13,6 +14,7 @@ export default defineEventHandler(async (event) => {
     const kind = requireChoice('kind', getRouterParam(event, 'kind'), INSTRUMENT_KINDS)
     const manner = requireChoice('manner', query.manner ?? 'steady', MANNERS)
     const truth = requireNumber('truth', Number(query.truth ?? 0), -200, 200)
+    const leave = takeStream(getRequestIP(event) ?? 'unknown')
     const stream = createEventStream(event)
     let index = 0
     const timer = setInterval(() => {
@@ -22,6 +24,7 @@ export default defineEventHandler(async (event) => {
     }, 1_000 / READINGS_PER_SECOND)
     stream.onClosed(async () => {
       clearInterval(timer)
+      leave()
       await stream.close()
     })
     return await stream.send()

@@ -1,5 +1,31 @@
-import { answering } from '../../http/answering'
+import { getQuery } from 'h3'
+import { object } from 'yup'
+import { LONGEST } from '../../../core/limits'
+import { choice, text } from '../../../core/schema/fields'
+import { readBy } from '../../../core/schema/violations'
 import { database } from '../../database'
+import { answering } from '../../http/answering'
 import { listJobs } from '../../jobs/service'
 
-export default answering(async () => listJobs(await database()))
+const YES = ['yes']
+const asked = object({
+  after: text(LONGEST.identity),
+  search: text(LONGEST.name),
+  deleted: choice(YES),
+  needing: choice(YES),
+})
+
+/** A page of the jobs: `?search=` by name, `?after=` the `next` of the page before. */
+export default answering(async (event) => {
+  const { after, search, deleted, needing } = readBy<Record<keyof typeof asked.fields, string | undefined>>(
+    asked,
+    getQuery(event),
+    'query',
+  )
+  return listJobs(await database(), {
+    ...(after === undefined ? {} : { after }),
+    ...(search === undefined ? {} : { search }),
+    deleted: deleted !== undefined,
+    needing: needing !== undefined,
+  })
+})

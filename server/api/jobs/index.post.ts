@@ -1,11 +1,14 @@
-import { answering } from '../../http/answering'
-import { readJson } from '../../http/body'
-import { database } from '../../database'
 import { setResponseStatus } from 'h3'
-import { createJob } from '../../jobs/service'
+import { database } from '../../database'
+import { answering } from '../../http/answering'
+import { madeBy, readText } from '../../http/body'
+import { insertWhole } from '../../jobs/service'
+import { inPool } from '../../worker/pool'
 
 export default answering(async (event) => {
-  const created = await createJob(await database(), await readJson(event))
+  const key = madeBy(event)
+  const ready = await inPool('newJob', await readText(event))
+  const created = await insertWhole(await database(), ready, key)
   setResponseStatus(event, 201)
   return created
 })

@@ -2,13 +2,16 @@
 import { computed, defineAsyncComponent, useTemplateRef, watch } from 'vue'
 import { definePageMeta, useRoute, useRouter } from '#imports'
 import { useEventListener, useMediaQuery } from '@vueuse/core'
+import { saveFile } from '~/exchange/files'
 import { provideOpenJob } from '~/job/openJob'
+import { jobFileName } from '~~/core/document/fileName'
 import FocusDrawing from '~/picture/FocusDrawing.vue'
 import OverviewStrip from '~/picture/OverviewStrip.vue'
 import { PLACES, placeOf } from '~/places'
 import type { Place } from '~/places/place'
 import ConflictPanel from '~/shell/ConflictPanel.vue'
 import PlaceBar from '~/shell/PlaceBar.vue'
+import StorageNotice from '~/shell/StorageNotice.vue'
 import TopBar from '~/shell/TopBar.vue'
 import { useJobKeys } from '~/shell/useKeys'
 import { pictures } from '~/sync/device'
@@ -33,6 +36,9 @@ void session.refresh()
 void pictures.open(id)
 useEventListener('online', session.refresh)
 useEventListener('focus', session.refresh)
+
+/** Made on the device, with what waits: it needs no signal. */
+const saveJob = () => saveFile(jobFileName(session.job!.name), JSON.stringify(session.job, null, 2), 'application/json')
 
 const PANELS = new Map(PLACES.map(({ key, panel }) => [key, defineAsyncComponent(panel)]))
 const panel = computed(() => PANELS.get(place.value?.key ?? ''))
@@ -61,6 +67,7 @@ watch(place, () => panelFrame.value?.scrollTo({ top: 0 }))
     <p v-else-if="!session.job" class="failure" role="status">Opening the job …</p>
     <template v-else-if="view.post.value">
       <TopBar :place="place?.name ?? ''" />
+      <StorageNotice :save="saveJob" />
       <OverviewStrip
         class="strip no-print"
         :posts="overview"

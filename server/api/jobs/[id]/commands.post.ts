@@ -1,11 +1,22 @@
-import { answering } from '../../../http/answering'
-import { readJson } from '../../../http/body'
-import { database } from '../../../database'
-import { getRouterParam } from 'h3'
 import { readBatch } from '../../../../core/edit/batch'
+import { requireBounded } from '../../../../core/schema/bounded'
+import { database } from '../../../database'
+import { answering } from '../../../http/answering'
+import { jobIdentity, parseText, readText } from '../../../http/body'
 import { applyBatch } from '../../../jobs/service'
+import { inPool } from '../../../worker/pool'
+
+/** A longer batch is read and checked in a thread of its own, letters. */
+const SHORT = 16_000
 
 export default answering(async (event) => {
-  const batch = readBatch(await readJson(event))
-  return applyBatch(await database(), getRouterParam(event, 'id')!, batch)
+  const id = jobIdentity(event)
+  const text = await readText(event)
+  if (text.length > SHORT) {
+    const batch = await inPool('readBatch', text)
+    return applyBatch(await database(), id, batch, (job, commands) => inPool('checkEdit', job, commands))
+  }
+  const body = parseText(text)
+  requireBounded(body, 'body')
+  return applyBatch(await database(), id, readBatch(body))
 })

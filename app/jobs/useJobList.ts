@@ -1,0 +1,75 @@
+import { ref, shallowRef, watch } from 'vue'
+import { refDebounced } from '@vueuse/core'
+import { api, type Refusal } from '~/sync/api'
+import { storage } from '~/sync/device'
+import { jobSummary } from '~~/core/document/summary'
+import type { ListedJob } from '~~/shared/contract'
+
+/** Asked for what is typed only when the typing rests, ms. */
+const RESTS = 200
+/** How many of those that need somebody are named. */
+const NAMED = 5
+
+/** The jobs of the server, page by page as they are scrolled to; those of this device where there is no signal. */
+export function useJobList() {
+  const jobs = shallowRef<ListedJob[]>()
+  const needing = shallowRef<ListedJob[]>([])
+  const failure = ref('')
+  const search = ref('')
+  const wanted = refDebounced(search, RESTS)
+  let next: string | undefined
+  let asked = 0
+
+  async function load(): Promise<void> {
+    const mine = ++asked
+    try {
+      const [page, needs] = await Promise.all([api.listJobs(query()), api.listJobs({ needing: 'yes' })])
+      // A later question has been asked meanwhile.
+      if (mine !== asked) return
+      jobs.value = page.jobs
+      next = page.next
+      needing.value = needs.jobs.slice(0, NAMED)
+      failure.value = ''
+    } catch (error) {
+      if (mine !== asked) return
+      failure.value = (error as Refusal).message
+      jobs.value = await keptJobs(wanted.value)
+      needing.value = jobs.value.filter(({ summary }) => summary.undecided > 0).slice(0, NAMED)
+      next = undefined
+    }
+  }
+
+  async function more(): Promise<void> {
+    if (next === undefined) return
+    const [mine, after] = [asked, next]
+    next = undefined
+    try {
+      const page = await api.listJobs({ ...query(), after })
+      if (mine !== asked) return
+      jobs.value = [...(jobs.value ?? []), ...page.jobs]
+      next = page.next
+    } catch (error) {
+      failure.value = (error as Refusal).message
+      next = after
+    }
+  }
+
+  const query = () => (wanted.value.trim() ? { search: wanted.value.trim() } : {})
+  watch(wanted, load)
+  return { jobs, needing, failure, search, load, more }
+}
+
+/** Jobs that this device has opened before: they open without a signal. */
+async function keptJobs(words: string): Promise<ListedJob[]> {
+  const kept = await storage.keep(() => storage.jobs.toArray())
+  return kept
+    .map(({ id, version, job }) => ({
+      id,
+      version,
+      name: job.name,
+      siteName: job.site?.name ?? '',
+      summary: jobSummary(job),
+      updatedAt: '',
+    }))
+    .filter(({ name, siteName }) => `${name} ${siteName}`.toLowerCase().includes(words.trim().toLowerCase()))
+}

@@ -1,0 +1,137 @@
+import { createReadStream, createWriteStream, renameSync } from 'node:fs'
+import { createInterface } from 'node:readline'
+import { Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import { createGunzip, createGzip } from 'node:zlib'
+import type { Knex } from 'knex'
+import { migrationSource } from './migrations/source'
+
+/*
+ * Everything that the database holds as one file: a line of text for each row, compressed. The first line says what
+ * it is and of which tables' form.
+ */
+
+const FORMAT = 'vindex-backup'
+const VERSION = 1
+/** Parents before their children. */
+const TABLES = ['job', 'job_history', 'photograph', 'setting'] as const
+type TableName = (typeof TABLES)[number]
+
+interface Header {
+  format: typeof FORMAT
+  version: typeof VERSION
+  migrations: string[]
+  madeAt: string
+}
+type Row = Record<string, unknown>
+
+const formOfTables = async () => migrationSource.getMigrations([])
+
+/**
+ * Writes a backup; jobs can be worked on meanwhile, it shows one moment.
+ *
+ * @returns how many rows of each table
+ */
+export async function backup(database: Knex, file: string, now = new Date()): Promise<Record<string, number>> {
+  const counts: Record<string, number> = {}
+  const header: Header = {
+    format: FORMAT,
+    version: VERSION,
+    migrations: await formOfTables(),
+    madeAt: now.toISOString(),
+  }
+  await database.transaction(
+    async (transaction) => {
+      async function* lines() {
+        yield `${JSON.stringify(header)}\n`
+        for (const table of TABLES) {
+          counts[table] = 0
+          for await (const row of transaction(table).stream() as AsyncIterable<Row>) {
+            counts[table]++
+            yield `${JSON.stringify([table, written(row)])}\n`
+          }
+        }
+        yield `${JSON.stringify(['end', counts])}\n`
+      }
+      // Under its own name only once it is whole.
+      await pipeline(Readable.from(lines()), createGzip(), createWriteStream(`${file}.part`))
+    },
+    { isolationLevel: 'repeatable read' },
+  )
+  renameSync(`${file}.part`, file)
+  return counts
+}
+
+/** Bytes, times and JSON as text that says what it is. */
+function written(row: Row): Row {
+  return Object.fromEntries(
+    Object.entries(row).map(([key, value]) => {
+      if (Buffer.isBuffer(value)) return [key, { bytes: value.toString('base64') }]
+      if (value instanceof Date) return [key, { time: value.toISOString() }]
+      const isJson = typeof value === 'boolean' || (typeof value === 'object' && value !== null)
+      return [key, isJson ? { json: JSON.stringify(value) } : value]
+    }),
+  )
+}
+
+function read(row: Row): Row {
+  return Object.fromEntries(
+    Object.entries(row).map(([key, value]) => {
+      if (typeof value !== 'object' || value === null) return [key, value]
+      const { bytes, time, json } = value as { bytes?: string; time?: string; json?: string }
+      if (bytes !== undefined) return [key, Buffer.from(bytes, 'base64')]
+      return [key, time === undefined ? json : new Date(time)]
+    }),
+  )
+}
+
+/**
+ * Puts a backup in the place of what the database holds: all of it or nothing.
+ *
+ * @param database with its tables up to date
+ * @throws Error in one sentence when the file is no backup, is cut off, or is of another form
+ */
+export async function restore(database: Knex, file: string): Promise<Record<string, number>> {
+  const lines = createInterface({ input: createReadStream(file).pipe(createGunzip()), crlfDelay: Infinity })
+  return database.transaction(async (transaction) => {
+    const counts: Record<string, number> = {}
+    let isWhole = false
+    let isFirst = true
+    for await (const line of lines) {
+      const value = parsed(line)
+      if (isFirst) {
+        await requireHeader(value)
+        for (const table of [...TABLES].reverse()) await transaction(table).delete()
+        isFirst = false
+        continue
+      }
+      const [table, row] = value as [TableName | 'end', Row]
+      if (table === 'end') isWhole = sameCounts(row as Record<string, number>, counts)
+      else {
+        await transaction(table).insert(read(row))
+        counts[table] = (counts[table] ?? 0) + 1
+      }
+    }
+    if (!isWhole) throw new Error('this backup is cut off: nothing was changed')
+    return counts
+  })
+}
+
+const sameCounts = (wanted: Record<string, number>, found: Record<string, number>) =>
+  TABLES.every((table) => (wanted[table] ?? 0) === (found[table] ?? 0))
+
+function parsed(line: string): unknown {
+  try {
+    return JSON.parse(line)
+  } catch {
+    throw new Error('this is no backup')
+  }
+}
+
+async function requireHeader(value: unknown): Promise<void> {
+  const { format, version, migrations = [] } = (value ?? {}) as Partial<Header>
+  if (format !== FORMAT || version !== VERSION) throw new Error('this is no backup')
+  const ours = await formOfTables()
+  if (JSON.stringify(migrations) !== JSON.stringify(ours))
+    throw new Error(`this backup is of tables as of ${migrations.at(-1)}, these are of ${ours.at(-1)}: use that Vindex`)
+}

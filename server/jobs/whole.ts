@@ -1,0 +1,18 @@
+import type { Job } from '../../core/document/job'
+import { jobSummary, type JobSummary } from '../../core/document/summary'
+
+/** A job as it is written whole. */
+export interface WholeJob {
+  name: string
+  siteName: string
+  /** The document as text, and what lists show of it. */
+  text: string
+  summary: JobSummary
+}
+
+export const whole = (job: Job): WholeJob => ({
+  name: job.name,
+  siteName: job.site?.name ?? '',
+  text: JSON.stringify(job),
+  summary: jobSummary(job),
+})

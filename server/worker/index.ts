@@ -1,0 +1,4 @@
+import { answer } from './work'
+
+/** What a thread of the pool runs. */
+export default answer

@@ -1,0 +1,53 @@
+import { calculate } from '../../core/calc/registry'
+import { readJob } from '../../core/document/check'
+import type { Job } from '../../core/document/job'
+import { newJob } from '../../core/document/newJob'
+import { readBatch, type VersionedBatch } from '../../core/edit/batch'
+import { checkEdit } from '../../core/edit/check'
+import type { Command } from '../../core/edit/commands'
+import { InputError } from '../../core/errors'
+import { requireBounded } from '../../core/schema/bounded'
+import { tables } from '../../data/tables'
+import { whole, type WholeJob } from '../jobs/whole'
+
+/*
+ * What may take long, by name: each takes and gives plain data, so that it can run in a thread of its own. The text
+ * of a request goes there as it came; the thread that answers everybody never reads a large one.
+ */
+
+function parsed(text: string): unknown {
+  const value: unknown = JSON.parse(text)
+  requireBounded(value, 'body')
+  return value
+}
+
+export const works = {
+  readJob: (text: string): WholeJob => whole(readJob(JSON.parse(text), tables)),
+  newJob: (text: string): WholeJob => whole(readJob(newJob(parsed(text)), tables)),
+  readBatch: (text: string): VersionedBatch => readBatch(parsed(text)),
+  /** What is wrong with an edit, as its own error. */
+  checkEdit(job: Job, commands: readonly Command[]): void {
+    const error = checkEdit(job, commands, tables)
+    if (error) throw error
+  },
+  calculate: (name: string, text: string): unknown => calculate(name, parsed(text), tables),
+}
+export type Works = typeof works
+export type WorkName = keyof Works
+
+export interface Asked {
+  work: WorkName
+  given: readonly unknown[]
+}
+/** An error loses its kind on the way between threads: bad input is told as what it is. */
+export type Answered = { done: unknown } | { wrong: Pick<InputError, 'key' | 'value' | 'range'> } | { notJson: string }
+
+export function answer({ work, given }: Asked): Answered {
+  try {
+    return { done: (works[work] as (...given: readonly unknown[]) => unknown)(...given) }
+  } catch (error) {
+    if (error instanceof InputError) return { wrong: { key: error.key, value: error.value, range: error.range } }
+    if (error instanceof SyntaxError) return { notJson: error.message }
+    throw error
+  }
+}

@@ -1,0 +1,79 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { gunzipSync, gzipSync } from 'node:zlib'
+import { afterAll, describe, expect, it } from 'vitest'
+import { demoJobs } from '../../data/demo/jobs'
+import { backup, restore } from '../../database/backup'
+import { seedDemo } from '../../server/demo/service'
+import { applyBatch, importJob, listJobs, readHistory, readStoredJob } from '../../server/jobs/service'
+import { readPhotograph, storePhotograph } from '../../server/photographs/service'
+import { sidewaysPhotograph } from '../support/pictures'
+import { ownDatabase } from './ownDatabase'
+
+const { database } = ownDatabase('backup')
+const folder = mkdtempSync(join(tmpdir(), 'vindex-backup-'))
+afterAll(() => rmSync(folder, { recursive: true }))
+const file = join(folder, 'one.backup')
+
+describe('a backup', () => {
+  it('brings back jobs, edits, history and pictures to the last byte, and takes away what came after', async () => {
+    const { id } = await importJob(database(), demoJobs().at(-1), { madeBy: 'made-by-a-device' })
+    await applyBatch(database(), id, {
+      id: 'edit-00001',
+      version: 1,
+      commands: [{ name: 'renameJob', value: 'Ä ½ 🙂' }],
+    })
+    await storePhotograph(database(), id, 'picture-1', await sidewaysPhotograph())
+    await seedDemo(database())
+    const all = async () => ({
+      job: await readStoredJob(database(), id),
+      history: await readHistory(database(), id),
+      picture: await readPhotograph(database(), id, 'picture-1'),
+      list: await listJobs(database()),
+    })
+    const before = await all()
+    const counts = await backup(database(), file)
+    expect(counts).toEqual({ job: demoJobs().length + 1, job_history: 1, photograph: 1, setting: 1 })
+
+    await applyBatch(database(), id, {
+      id: 'edit-00002',
+      version: 2,
+      commands: [{ name: 'renameJob', value: 'Spoilt' }],
+    })
+    await importJob(database(), demoJobs()[0])
+    await database()('photograph').delete()
+    expect(await restore(database(), file)).toEqual(counts)
+    expect(await all()).toEqual(before)
+    // The demo jobs do not come a second time, nor does a job that is asked for again.
+    await seedDemo(database())
+    expect((await importJob(database(), demoJobs()[0], { madeBy: 'made-by-a-device' })).id).toBe(id)
+  })
+
+  it('that is none, is cut off or is of other tables changes nothing', async () => {
+    const before = await listJobs(database())
+    const text = gunzipSync(readFileSync(file)).toString()
+    const lines = text.split('\n')
+    const header = JSON.parse(lines[0]!) as { migrations: string[] }
+    const tried: [string, string, string][] = [
+      ['none', 'not a backup\n', 'this is no backup'],
+      ['empty', '', 'this backup is cut off'],
+      ['something else', '{"format":"other"}\n', 'this is no backup'],
+      ['cut off', lines.slice(0, -2).join('\n'), 'this backup is cut off'],
+      ['short of a row', [...lines.slice(0, 2), ...lines.slice(3)].join('\n'), 'this backup is cut off'],
+      [
+        'newer',
+        [JSON.stringify({ ...header, migrations: [...header.migrations, '9999_later'] }), ...lines.slice(1)].join('\n'),
+        'this backup is of tables as of 9999_later',
+      ],
+    ]
+    for (const [name, content, words] of tried) {
+      const wrong = join(folder, name)
+      writeFileSync(wrong, gzipSync(content))
+      await expect(restore(database(), wrong), name).rejects.toThrow(words)
+    }
+    writeFileSync(join(folder, 'not compressed'), text)
+    await expect(restore(database(), join(folder, 'not compressed'))).rejects.toThrow()
+    expect(await listJobs(database())).toEqual(before)
+  })
+})

@@ -1,0 +1,93 @@
+import { readdirSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { isServed } from '../../server/http/hosts'
+import { methodsOf, ROUTES } from '../../server/http/routes'
+import { takeStream } from '../../server/http/streams'
+import { pageToken, readPageToken } from '../../server/jobs/paging'
+import { turns } from '../../server/photographs/turns'
+
+describe('addresses', () => {
+  it('are those that files answer, with their methods', () => {
+    const answered = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
+      .filter((file) => file.endsWith('.ts') && !file.includes('[...'))
+      .map((file) => {
+        const [, path, method] = /^(.*?)(?:\/index)?\.(\w+)\.ts$/.exec(file)!
+        return `${method!.toUpperCase()} /api/${path!.replace(/\[(\w+)\]/g, ':$1')}`
+      })
+    expect(ROUTES.flatMap(([path, methods]) => methods.map((method) => `${method} ${path}`)).sort()).toEqual(
+      answered.sort(),
+    )
+  })
+  it.each([
+    ['/api/jobs', ['GET', 'POST']],
+    ['/api/jobs/x', ['GET', 'DELETE']],
+    ['/api/jobs/x/history', ['GET']],
+    ['/api/jobs//history', []],
+    ['/api/nothing', []],
+    ['/api/jobs/x/history/y', []],
+  ])('%s takes %j', (path, methods) => {
+    expect(methodsOf(path)).toEqual(methods)
+  })
+})
+
+describe('names of the server', () => {
+  const names = ['localhost', 'shed.local', '']
+  it.each([
+    ['localhost:3000', true],
+    ['LOCALHOST', true],
+    ['shed.local', true],
+    ['192.168.1.20:3000', true],
+    ['[::1]:3000', true],
+    ['evil.example', false],
+    ['localhost.evil.example', false],
+    ['', false],
+  ])('%s: %j', (host, served) => {
+    expect(isServed(host, names)).toBe(served)
+  })
+})
+
+describe('places of pages', () => {
+  it('come back as they went', () => {
+    const place = { updatedAt: new Date('2026-03-14T09:30:00.123Z'), id: 'a-b_c' }
+    expect(readPageToken(pageToken(place))).toEqual(place)
+    for (const bad of ['', 'x', '.', 'zz.', '1.a b', '1e99999999999.a'])
+      expect(() => readPageToken(bad)).toThrow('after')
+  })
+})
+
+describe('what many ask for at once', () => {
+  it('runs so many at a time, and turns away who would wait too long', async () => {
+    const turn = turns(2, 1)
+    const ends: (() => void)[] = []
+    const started: number[] = []
+    const work = (i: number) =>
+      turn(async () => {
+        started.push(i)
+        await new Promise<void>((resolve) => ends.push(resolve))
+        return i
+      })
+    const [a, b, c] = [work(1), work(2), work(3)]
+    await expect(work(4)).rejects.toThrow('busy')
+    expect(started).toEqual([1, 2])
+    ends[0]!()
+    expect(await a).toBe(1)
+    await Promise.resolve()
+    expect(started).toEqual([1, 2, 3])
+    ends.forEach((end) => end())
+    expect(await Promise.all([b, c])).toEqual([2, 3])
+    await expect(turn(() => Promise.reject(new Error('spoilt')))).rejects.toThrow('spoilt')
+    expect(await turn(async () => 'still open')).toBe('still open')
+  })
+
+  it('streams so many for one asker', () => {
+    const leave = Array.from({ length: 8 }, () => takeStream('one'))
+    expect(() => takeStream('one')).toThrow('Too many')
+    takeStream('another')()
+    leave[0]!()
+    leave[0]!()
+    leave[0] = takeStream('one')
+    expect(() => takeStream('one')).toThrow('Too many')
+    leave.forEach((each) => each())
+    takeStream('one')()
+  })
+})
