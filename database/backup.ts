@@ -1,5 +1,4 @@
 import { createReadStream, createWriteStream, renameSync } from 'node:fs'
-import { createInterface } from 'node:readline'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
@@ -92,12 +91,11 @@ function read(row: Row): Row {
  * @throws Error in one sentence when the file is no backup, is cut off, or is of another form
  */
 export async function restore(database: Knex, file: string): Promise<Record<string, number>> {
-  const lines = createInterface({ input: createReadStream(file).pipe(createGunzip()), crlfDelay: Infinity })
   return database.transaction(async (transaction) => {
     const counts: Record<string, number> = {}
     let isWhole = false
     let isFirst = true
-    for await (const line of lines) {
+    for await (const line of linesOf(file)) {
       const value = parsed(line)
       if (isFirst) {
         await requireHeader(value)
@@ -115,6 +113,26 @@ export async function restore(database: Knex, file: string): Promise<Record<stri
     if (!isWhole) throw new Error('this backup is cut off: nothing was changed')
     return counts
   })
+}
+
+/** Errors of reading and of decompressing end the lines too; a line reader on a pipe would wait for ever. */
+async function* linesOf(file: string): AsyncGenerator<string> {
+  const text = createGunzip()
+  pipeline(createReadStream(file), text).catch(() => {})
+  let rest = ''
+  try {
+    for await (const chunk of text.setEncoding('utf8') as AsyncIterable<string>) {
+      const lines = (rest + chunk).split('\n')
+      rest = lines.pop()!
+      yield* lines
+    }
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException
+    if (code === 'Z_BUF_ERROR') throw new Error('this backup is cut off: nothing was changed', { cause: error })
+    if (code?.startsWith('Z_')) throw new Error('this is no backup', { cause: error })
+    throw error
+  }
+  if (rest) yield rest
 }
 
 const sameCounts = (wanted: Record<string, number>, found: Record<string, number>) =>

@@ -73,7 +73,10 @@ describe('a backup', () => {
       await expect(restore(database(), wrong), name).rejects.toThrow(words)
     }
     writeFileSync(join(folder, 'not compressed'), text)
-    await expect(restore(database(), join(folder, 'not compressed'))).rejects.toThrow()
+    await expect(restore(database(), join(folder, 'not compressed'))).rejects.toThrow('this is no backup')
+    writeFileSync(join(folder, 'half'), readFileSync(file).subarray(0, -20))
+    await expect(restore(database(), join(folder, 'half'))).rejects.toThrow('this backup is cut off')
+    await expect(restore(database(), join(folder, 'not there'))).rejects.toThrow('no such file')
     expect(await listJobs(database())).toEqual(before)
   })
 })
