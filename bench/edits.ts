@@ -82,7 +82,6 @@ async function driverAlone(url: string, id: string) {
     async write() {
       await connection.beginTransaction()
       await connection.query('select id, version from job where id = ? for update', [id])
-      await connection.query('select version from job_history where job_id = ? and batch_id = ?', [id, randomUUID()])
       version++
       await connection.query('update job set version = ?, updated_at = ? where id = ?', [version, new Date(), id])
       await connection.query('insert into job_history (job_id, version, batch_id, commands, made_at) values (?)', [

@@ -1,7 +1,9 @@
 import { ref, shallowRef, watch } from 'vue'
 import { refDebounced } from '@vueuse/core'
-import { api, type Refusal } from '~/sync/api'
-import { storage } from '~/sync/device'
+import { api, type ListQuery, type Refusal } from '~/sync/api'
+import { queue, storage } from '~/sync/device'
+import { EDITS } from '~/sync/edits'
+import { PICTURE } from '~/sync/pictures'
 import { jobSummary } from '~~/core/document/summary'
 import type { ListedJob } from '~~/shared/contract'
 
@@ -16,6 +18,8 @@ export function useJobList() {
   const needing = shallowRef<ListedJob[]>([])
   const failure = ref('')
   const search = ref('')
+  /** Whether those that were put away are shown in place of the others. */
+  const away = ref(false)
   const wanted = refDebounced(search, RESTS)
   let next: string | undefined
   let asked = 0
@@ -23,7 +27,10 @@ export function useJobList() {
   async function load(): Promise<void> {
     const mine = ++asked
     try {
-      const [page, needs] = await Promise.all([api.listJobs(query()), api.listJobs({ needing: 'yes' })])
+      const [page, needs] = await Promise.all([
+        api.listJobs(query()),
+        away.value ? { jobs: [] } : api.listJobs({ needing: 'yes' }),
+      ])
       // A later question has been asked meanwhile.
       if (mine !== asked) return
       jobs.value = page.jobs
@@ -33,7 +40,7 @@ export function useJobList() {
     } catch (error) {
       if (mine !== asked) return
       failure.value = (error as Refusal).message
-      jobs.value = await keptJobs(wanted.value)
+      jobs.value = away.value ? [] : await keptJobs(wanted.value)
       needing.value = jobs.value.filter(({ summary }) => summary.undecided > 0).slice(0, NAMED)
       next = undefined
     }
@@ -54,10 +61,28 @@ export function useJobList() {
     }
   }
 
-  const query = () => (wanted.value.trim() ? { search: wanted.value.trim() } : {})
-  watch(wanted, load)
-  return { jobs, needing, failure, search, load, more }
+  const query = (): ListQuery => ({
+    ...(wanted.value.trim() ? { search: wanted.value.trim() } : {}),
+    ...(away.value ? { deleted: 'yes' } : {}),
+  })
+  watch([wanted, away], load)
+
+  /** Puts a job away, or takes it back. */
+  async function put({ id }: ListedJob, isAway: boolean): Promise<void> {
+    try {
+      await (isAway ? api.deleteJob(id) : api.restoreJob(id))
+      if (isAway && waitingOf(id) === 0) await storage.keep(() => storage.jobs.delete(id))
+    } catch (error) {
+      failure.value = (error as Refusal).message
+      return
+    }
+    await load()
+  }
+  return { jobs, needing, failure, search, away, load, more, put }
 }
+
+/** What this device has not yet sent of a job. */
+export const waitingOf = (id: string): number => queue.waiting(EDITS, id) + queue.waiting(PICTURE, id)
 
 /** Jobs that this device has opened before: they open without a signal. */
 async function keptJobs(words: string): Promise<ListedJob[]> {

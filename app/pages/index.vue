@@ -8,11 +8,15 @@ import { useJobList } from '~/jobs/useJobList'
 import StorageNotice from '~/shell/StorageNotice.vue'
 
 /** What needs somebody now, then every job with a sketch of its lines. */
-const { jobs, needing, failure, search, load, more } = useJobList()
+const { jobs, needing, failure, search, away, load, more, put } = useJobList()
 onMounted(load)
 
 /** The head of the page scrolls with the list: of thousands of jobs only those in sight are drawn. */
 const rows = computed(() => [undefined, ...(jobs.value ?? [])])
+const none = computed(() => {
+  if (search.value) return 'No job of that name.'
+  return away.value ? 'Nothing was put away in the last thirty days.' : 'No jobs yet. Make one, or open a file.'
+})
 const isLast = (index: number) => index === rows.value.length - 1
 const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
 </script>
@@ -24,6 +28,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
       <h1 class="title">Jobs</h1>
       <!-- Not in the list below: what is typed into must not scroll out of the page. -->
       <v-text-field v-model="search" class="search" type="search" label="Search the jobs" />
+      <v-btn variant="text" :aria-pressed="away" @click="away = !away">Put away</v-btn>
       <span class="grow" />
       <NewJobForm @made="(id: string) => navigateTo(`/jobs/${id}/walk`)" />
     </header>
@@ -49,10 +54,17 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
             </section>
             <p v-if="!jobs" role="status">Reading the jobs …</p>
             <p v-else-if="jobs.length === 0">
-              {{ search ? 'No job of that name.' : 'No jobs yet. Make one, or open a file.' }}
+              {{ none }}
             </p>
+            <p v-else-if="away">What is put away can come back for thirty days.</p>
           </div>
-          <JobEntry v-else v-intersect="isLast(index) ? comesIntoSight : undefined" :job="job" />
+          <JobEntry
+            v-else
+            v-intersect="isLast(index) ? comesIntoSight : undefined"
+            :job="job"
+            :away="away"
+            @put="(isAway: boolean) => put(job, isAway)"
+          />
         </template>
       </v-virtual-scroll>
     </main>

@@ -75,6 +75,8 @@ const isPage = ({ jobs }: ListPage) => Array.isArray(jobs)
 const isJob = (id: string) => (said: JobAnswer) => said.id === id && isVersion(said.version) && !!said.job?.lines
 const isMade = ({ id, version }: CreatedJob) => typeof id === 'string' && isVersion(version)
 
+const isNamed = (id: string) => (said: { id: string }) => said.id === id
+
 const jobPath = (id: string) => `/jobs/${encodeURIComponent(id)}`
 const picturePath = (id: string, picture: string) => `${jobPath(id)}/photographs/${encodeURIComponent(picture)}`
 
@@ -85,6 +87,7 @@ export interface ListQuery {
   after?: string
   search?: string
   needing?: 'yes'
+  deleted?: 'yes'
 }
 
 export const api = {
@@ -92,6 +95,9 @@ export const api = {
   readJob: (id: string) => ask<JobAnswer>(jobPath(id), isJob(id)),
   /** @param key given once for what a person asked for once: asked for again, it is the same job */
   createJob: (wanted: NewJob, key: string) => ask<CreatedJob>('/jobs', isMade, post(JSON.stringify(wanted), key)),
+  /** Puts a job away; it can come back for thirty days. */
+  deleteJob: (id: string) => ask<{ id: string }>(jobPath(id), isNamed(id), { ...READ, method: 'DELETE' }),
+  restoreJob: (id: string) => ask<{ id: string }>(`${jobPath(id)}/restore`, isNamed(id), { ...READ, method: 'POST' }),
   importJob: (text: string, key: string) => ask<CreatedJob>('/jobs/import', isMade, post(text, key)),
   sendEdits: (id: string, batch: VersionedBatch) =>
     ask<AppliedAnswer>(

@@ -28,7 +28,7 @@ export function sendProblem(event: H3Event<EventHandlerRequest>, error: unknown)
 export function problemOf(error: unknown): Problem {
   if (error instanceof InputError) {
     const { key, value, range, message } = error
-    return { type: 'input', title: 'Not accepted', status: 422, detail: message, key, value: value ?? null, range }
+    return { type: 'input', title: 'Not accepted', status: 422, detail: message, key, value: short(value), range }
   }
   if (error instanceof StaleVersion) {
     const { version, mine, theirs, message } = error
@@ -57,6 +57,13 @@ export function problemOf(error: unknown): Problem {
     detail: 'The server failed. What you entered waits on this device.',
   }
 }
+
+/** What was refused goes back to be shown beside its field; a whole list of posts does not. */
+function short(value: unknown): unknown {
+  const text = JSON.stringify(value ?? null)
+  return text.length > LONGEST_VALUE ? null : JSON.parse(text)
+}
+const LONGEST_VALUE = 200
 
 const AWAY = [
   'ECONNREFUSED',

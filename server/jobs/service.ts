@@ -149,11 +149,14 @@ export async function applyBatch(
   const applied = await database.transaction(async (transaction): Promise<{ answer: AppliedAnswer; job?: Job }> => {
     const head = await jobs.findHead(transaction, id, true)
     if (!head) throw new NotFound('job', id)
+    try {
+      if (head.version === batch.version) return await applyNext(transaction, head, batch, check)
+    } catch (error) {
+      if (!isDuplicate(error)) throw error
+    }
     const before = await jobs.findBatch(transaction, id, batch.id)
     if (before !== undefined) return { answer: { batch: batch.id, version: head.version, at: before } }
-    if (head.version !== batch.version)
-      throw new StaleVersion(head.version, batch.commands, await commandsSince(transaction, id, batch.version))
-    return applyNext(transaction, head, batch, check)
+    throw new StaleVersion(head.version, batch.commands, await commandsSince(transaction, id, batch.version))
   })
   // Only what was committed is remembered.
   if (applied.job) memory.set(id, { version: applied.answer.version, job: applied.job })
@@ -174,8 +177,9 @@ async function applyNext(
   const version = head.version + 1
   const text = JSON.stringify(batch.commands)
   const size = head.size + Buffer.byteLength(text)
-  await jobs.raiseVersion(transaction, id, { version, size, now })
+  // First, since it is this that refuses an edit that came before.
   await jobs.insertHistory(transaction, id, { version, batch, text, now })
+  await jobs.raiseVersion(transaction, id, { version, size, now })
   if (version - head.keptVersion >= EDITS_BETWEEN || size > LARGEST.document) {
     const ready = whole(job)
     if (Buffer.byteLength(ready.text) > LARGEST.document) throw new TooLarge(LARGEST.document, JOB_SPLIT)

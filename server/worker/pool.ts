@@ -7,25 +7,54 @@ import { answer, type Answered, type Asked, type WorkName, type Works } from './
 
 /** A work that takes longer is given up, ms. */
 const DEADLINE = 20_000
+const THREADS = 2
 const WAITING = 100
 const MEMORY = 768
 /** Asked to come again after, s. */
 const AGAIN_AFTER = 2
 
-let pool: Piscina | undefined
+type Ask = (asked: Asked) => Promise<Answered>
 
-/** The threads' own program stands beside the server's; where there is none (while developing), no thread is used. */
-function opened(): Piscina | undefined {
-  const filename = join(dirname(process.argv[1] ?? ''), 'worker.mjs')
-  if (!existsSync(filename)) return undefined
-  return (pool ??= new Piscina({
+/**
+ * Threads that run a program, each work within its time and memory.
+ *
+ * @param filename of a module whose default export takes what is asked
+ */
+export function threadsOf(filename: string, { deadline = DEADLINE, waiting = WAITING, memory = MEMORY } = {}) {
+  const threads = new Piscina({
     filename,
     minThreads: 1,
-    maxThreads: 2,
+    maxThreads: THREADS,
     idleTimeout: 60_000,
-    maxQueue: WAITING,
-    resourceLimits: { maxOldGenerationSizeMb: MEMORY },
-  }))
+    resourceLimits: { maxOldGenerationSizeMb: memory },
+  })
+  // Counted here: the pool's own limit leaves out works that can be given up.
+  let inHand = 0
+  const ask: Ask = async (asked) => {
+    if (inHand >= THREADS + waiting) throw new TooMuch('The server is busy.', AGAIN_AFTER)
+    inHand++
+    const signal = AbortSignal.timeout(deadline)
+    try {
+      return (await threads.run(asked, { signal })) as Answered
+    } catch (error) {
+      if (signal.aborted) throw new TooLong()
+      // The thread ran out of its memory: this one asked for too much.
+      if ((error as NodeJS.ErrnoException).code === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooLong()
+      throw error
+    } finally {
+      inHand--
+    }
+  }
+  return { ask, close: () => threads.destroy() }
+}
+
+let pool: ReturnType<typeof threadsOf> | undefined
+
+/** The threads' own program stands beside the server's; where there is none (while developing), no thread is used. */
+function opened(): Ask {
+  const filename = join(dirname(process.argv[1] ?? ''), 'worker.mjs')
+  if (!pool && existsSync(filename)) pool = threadsOf(filename)
+  return pool?.ask ?? (async (asked) => answer(asked))
 }
 
 /**
@@ -39,26 +68,10 @@ export async function inPool<Name extends WorkName>(
   work: Name,
   ...given: Parameters<Works[Name]>
 ): Promise<ReturnType<Works[Name]>> {
-  const answered = await ask({ work, given })
+  const answered = await opened()({ work, given })
   if ('wrong' in answered) throw new InputError(answered.wrong.key, answered.wrong.value, answered.wrong.range)
   if ('notJson' in answered) throw new NotJson(`This is no JSON: ${answered.notJson}`)
   return answered.done as ReturnType<Works[Name]>
 }
 
-async function ask(asked: Asked): Promise<Answered> {
-  const threads = opened()
-  if (!threads) return answer(asked)
-  const signal = AbortSignal.timeout(DEADLINE)
-  try {
-    return (await threads.run(asked, { signal })) as Answered
-  } catch (error) {
-    if (signal.aborted) throw new TooLong()
-    const { message, code } = error as { message?: string; code?: string }
-    if (/queue is at limit/i.test(message ?? '')) throw new TooMuch('The server is busy.', AGAIN_AFTER)
-    // The thread ran out of its memory: this one asked for too much.
-    if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooLong()
-    throw error
-  }
-}
-
-export const closePool = async (): Promise<void> => void (await pool?.destroy())
+export const closePool = async (): Promise<void> => void (await pool?.close())

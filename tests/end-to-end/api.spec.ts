@@ -168,9 +168,9 @@ test('long answers are compressed for who takes that', async ({ request }) => {
 
 test('a job is deleted, and comes back', async ({ request }) => {
   const id = await importJob(request, trialJob('Deleted and back'))
-  expect((await request.delete(`/api/jobs/${id}`)).status()).toBe(204)
+  expect(await (await request.delete(`/api/jobs/${id}`)).json()).toEqual({ id })
   expect((await request.get(`/api/jobs/${id}`)).status()).toBe(404)
-  expect((await request.post(`/api/jobs/${id}/restore`)).status()).toBe(204)
+  expect(await (await request.post(`/api/jobs/${id}/restore`)).json()).toEqual({ id })
   expect((await (await request.get(`/api/jobs/${id}`)).json()).version).toBe(1)
 })
 

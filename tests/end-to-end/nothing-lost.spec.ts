@@ -55,10 +55,11 @@ test('a browser killed between the click and the sending, twenty times, loses no
         }),
     )
   try {
+    const openPost = (page: Page) => open(page, `${baseURL}/jobs/${id}/walk?post=T3`)
     let browser = await launchOn(profile)
+    await openPost(browser.page)
     for (let round = 0; round < 20; round++) {
       const { page } = browser
-      await open(page, `${baseURL}/jobs/${id}/walk?post=T3`)
       await page.getByRole('tab', { name: 'Post' }).click()
       await page.route('**/api/jobs/*/commands', (route) => route.abort())
       const soil = ['gravel', 'rock'][round % 2]!
@@ -68,7 +69,7 @@ test('a browser killed between the click and the sending, twenty times, loses no
       await browser.kill()
 
       browser = await launchOn(profile)
-      await open(browser.page, `${baseURL}/jobs/${id}/walk?post=T3`)
+      await openPost(browser.page)
       await expectSaved(browser.page)
       expect((await seenOf(request, id)).soil, `round ${round}`).toBe(soil)
     }
@@ -100,6 +101,19 @@ test('a network that answers with its own page saves nothing, and says so', asyn
   await expect
     .poll(async () => (await seenOf(request, id)).observations)
     .toEqual({ pushPivot: 'at-ground-line', comesUpright: 'easily' })
+})
+
+test('the browser is asked to keep what is here, and never to clear it by itself', async ({ page }) => {
+  await page.addInitScript(() => {
+    const asked = { times: 0 }
+    Object.assign(window, { asked })
+    navigator.storage.persist = async () => {
+      asked.times++
+      return true
+    }
+  })
+  await open(page, '/')
+  expect(await page.evaluate(() => (window as unknown as { asked: { times: number } }).asked.times)).toBe(1)
 })
 
 test('a browser that keeps nothing says so at once, and still sends', async ({ page, request }) => {

@@ -88,6 +88,24 @@ test('a job is made from nothing, and its fields say what is wrong', async ({ pa
   await expect(page.getByText('Back fence')).toBeVisible()
 })
 
+test('a job is put away, found among those put away, and brought back', async ({ page, request }) => {
+  const id = await importJob(request, trialJob('Nobody wants this one'))
+  await open(page, '/')
+  await page.getByLabel('Search the jobs').fill('Nobody wants')
+  const entry = page.getByRole('link', { name: /Nobody wants this one/ })
+  await expect(entry).toBeVisible()
+  await page.getByRole('button', { name: 'Put Nobody wants this one away' }).click()
+  await expect(page.getByText('No job of that name.')).toBeVisible()
+  expect((await request.get(`/api/jobs/${id}`)).status()).toBe(404)
+  await page.getByRole('button', { name: 'Put away', exact: true }).click()
+  await expect(page.getByText('can come back for thirty days')).toBeVisible()
+  await page.getByRole('button', { name: 'Bring Nobody wants this one back' }).click()
+  await expect(page.getByText('No job of that name.')).toBeVisible()
+  await page.getByRole('button', { name: 'Put away', exact: true }).click()
+  await entry.click()
+  await expect(page.getByRole('heading', { name: /T\d/ }).first()).toBeVisible()
+})
+
 test('the whole line goes on paper in true scale, with every post and mark', async ({ page, request }) => {
   const job = trialJob('On paper')
   job.lines[0]!.marks = [{ id: 'gas-main', kind: 'service', service: 'gas', station: 5, offset: 0.3 }]

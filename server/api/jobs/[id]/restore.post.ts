@@ -1,11 +1,10 @@
-import { setResponseStatus } from 'h3'
 import { database } from '../../../database'
 import { answering } from '../../../http/answering'
 import { jobIdentity } from '../../../http/body'
 import { restoreJob } from '../../../jobs/service'
 
 export default answering(async (event) => {
-  await restoreJob(await database(), jobIdentity(event))
-  setResponseStatus(event, 204)
-  return null
+  const id = jobIdentity(event)
+  await restoreJob(await database(), id)
+  return { id }
 })
