@@ -37,6 +37,7 @@ const buriedPost = {
     group({ top: quantity(0, 5, 'm'), bottom: quantity(0.05, 5, 'm'), width: quantity(0.02, 3, 'm') }),
     LIMITS.segments,
   ),
+  cohesion: optional(quantity(0, 1e5, 'Pa'), 0),
   height: quantity(0, 10, 'm'),
 }
 

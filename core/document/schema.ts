@@ -93,7 +93,7 @@ export const holeSchema = record({
   shape: choice(HOLE_SHAPES),
   diameter: quantity(0.1, 2, 'm'),
   depth: quantity(0.2, 4, 'm').test('room', 'deeper than its stone bed and its topping together', function (depth) {
-    const { stoneBed = 0.1, fillTop = 0.075 } = this.parent as { stoneBed?: number; fillTop?: number }
+    const { stoneBed = 0, fillTop = 0.05 } = this.parent as { stoneBed?: number; fillTop?: number }
     return depth === undefined || depth - stoneBed > Math.max(0.05, fillTop)
   }),
   stoneBed: quantity(0, 1, 'm'),
@@ -221,6 +221,14 @@ export const lineSchema = record({
   cornerAtEnd: flag(),
   remainingYears: quantity(0, 200, 'years'),
   levelReference: quantity(-20, 20, 'm'),
+  /** What became of the posts of the line: those gone by their footing, of so many, in so many years. */
+  history: record({
+    posts: needed(1, 2000),
+    ageYears: needed(0.5, 100, 'years'),
+    gone: needed(0, 2000).test('of-them', 'at most as many as its posts', function (gone) {
+      return gone === undefined || gone <= ((this.parent as { posts?: number }).posts ?? Infinity)
+    }),
+  }).optional(),
   marks: listOfAtMost(LIMITS.marks, 'marks', markSchema),
   course: listOfAtMost(LIMITS.coursePoints, 'points', typed<Coordinates>(coordinatesSchema)),
   posts: array(postSchema)
@@ -239,6 +247,8 @@ export const siteSchema = record({
   frostDepth: quantity(0, 3, 'm'),
   minimumDepth: quantity(0, 3, 'm'),
   targetReturnYears: quantity(2, 1000, 'years'),
+  /** Of the gust from which a repair must spring back to plumb. */
+  leanReturnYears: quantity(1.1, 1000, 'years'),
   season: choice(SEASONS),
 })
 

@@ -1,10 +1,11 @@
 import { roundUpTo } from '../numeric/rounding'
 import { bracketedRoot } from '../numeric/roots'
-import type { Metres, Newtons } from '../units/types'
+import type { Metres, Newtons, Pascals } from '../units/types'
 import { codeDepth, codeForce } from './code'
 import { BELOW_FROST } from './frost'
 import { overturning } from './over'
-import { DEPTH_RANGE, resistancePieces } from './profile'
+import { groundThreshold } from './postInGround'
+import { DEPTH_RANGE, resistancePieces, type Segment } from './profile'
 import { groundState, type Soil } from './soil'
 
 export interface DepthQuestion {
@@ -13,11 +14,17 @@ export interface DepthQuestion {
   ignoredTop: Metres
   /** Diameter of the footing, m. */
   width: Metres
+  /** What stands above the fill: only so wide, down to so deep, m. */
+  above?: { bottom: Metres; width: Metres }
+  /** Apparent cohesion that is counted, Pa. */
+  cohesion?: Pascals
   /** Wind that steady loads leave of what the ground holds at any arm; all of it when absent, N. */
   windLeft?: (holds: (arm: Metres) => Newtons) => Newtons
-  /** Wind at the target gust, N, and its height above ground, m. */
+  /** Wind at the target gust by the bare formulas, N, and its height above ground, m. */
   force: Newtons
   height: Metres
+  /** Wind that the ground must stand without giving way, and without a lasting lean, N; `force` and none when absent. */
+  demand?: { over: Newtons; lean?: Newtons }
   /** Of the whole post, m. */
   postLength: Metres
   frostDepth: Metres
@@ -77,9 +84,16 @@ export const depthRules: readonly DepthRule[] = [
   },
   {
     rule: 'target-gust',
-    name: 'Target gust',
+    name: 'Goes over',
     assumes: 'the ground does not give way under the target gust',
     depth: depthThatHolds,
+    binding: true,
+  },
+  {
+    rule: 'target-lean',
+    name: 'Stays plumb',
+    assumes: 'the post springs back from the gust that it must not lean from',
+    depth: depthThatStaysPlumb,
     binding: true,
   },
   {
@@ -109,16 +123,44 @@ function codeRule({ soil, height, width, force }: DepthQuestion): Metres | null 
  * @example medium sand, 0.25 wide, 1263 N at 0.94 m: 0.76 m
  */
 export function depthThatHolds(question: DepthQuestion): Metres | null {
-  const ground = groundState(question.soil, question.saturated)
+  const ground = groundState(question.soil, question.saturated, question.cohesion)
+  return depthFor(question, question.demand?.over ?? question.force, (segments) => {
+    const pieces = resistancePieces(segments, ground, question.ignoredTop)
+    return (arm) => overturning(pieces, arm).over
+  })
+}
+
+/**
+ * Least embedment that springs back to plumb from the lean target's gust.
+ *
+ * @returns m; null when no hole of 2 m would
+ * @source {@link groundThreshold}, solved for the depth
+ */
+export function depthThatStaysPlumb(question: DepthQuestion): Metres | null {
+  const { soil, saturated, cohesion, ignoredTop, demand } = question
+  if (demand?.lean === undefined) return DEPTH_RANGE.minimum
+  return depthFor(
+    question,
+    demand.lean,
+    (segments) => (height) =>
+      groundThreshold({ soil, saturated, cohesion, ignoredTop, segments, height: Math.max(height, 0) }, 'lean')!,
+  )
+}
+
+function depthFor(
+  { width, above, height, windLeft }: DepthQuestion,
+  demand: Newtons,
+  holding: (segments: readonly Segment[]) => (arm: Metres) => Newtons,
+): Metres | null {
+  const shallowest = Math.max(DEPTH_RANGE.minimum, (above?.bottom ?? 0) + DEPTH_RANGE.minimum)
   const spare = (bottom: Metres) => {
-    const pieces = resistancePieces([{ top: 0, bottom, width: question.width }], ground, question.ignoredTop)
-    const holds = (arm: Metres) => overturning(pieces, arm).over
-    const left = question.windLeft ? question.windLeft(holds) : holds(question.height)
-    return Math.min(left, MUCH) - question.force
+    const fill = { top: above?.bottom ?? 0, bottom, width }
+    const holds = holding(above ? [{ top: 0, ...above }, fill] : [fill])
+    return Math.min(windLeft ? windLeft(holds) : holds(height), MUCH) - demand
   }
   if (spare(DEEPEST_DUG) < 0) return null
-  if (spare(DEPTH_RANGE.minimum) >= 0) return DEPTH_RANGE.minimum
-  return bracketedRoot(spare, DEPTH_RANGE.minimum, DEEPEST_DUG, 1e-4)
+  if (spare(shallowest) >= 0) return shallowest
+  return bracketedRoot(spare, shallowest, DEEPEST_DUG, 1e-4)
 }
 
 /** Deepest hole that is dug by hand or auger for a post; a working value, m. */
@@ -137,7 +179,7 @@ export interface RecommendedDepth {
 }
 
 /**
- * The greatest of the frost rule, the local minimum and the depth that holds the target gust,
+ * The greatest of the frost rule, the local minimum and the depths that hold both targets,
  * rounded up to what a handle is marked in. Where no hole holds the target gust the depth of the others
  * comes back marked: nobody may call it recommended.
  *

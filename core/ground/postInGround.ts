@@ -1,6 +1,6 @@
 import { requireNumber } from '../errors'
 import { bracketedRoot } from '../numeric/roots'
-import type { Metres, Newtons, Radians } from '../units/types'
+import type { Metres, Newtons, Pascals, Radians } from '../units/types'
 import { codeForce } from './code'
 import { overturning, type Limit } from './over'
 import { profileBottom, requireSegments, resistancePieces, type Segment } from './profile'
@@ -13,6 +13,8 @@ export interface BuriedPost {
   /** Top layer without resistance, m. */
   ignoredTop: Metres
   segments: readonly Segment[]
+  /** Apparent cohesion that is counted, Pa; none when absent. */
+  cohesion?: Pascals
   /** Of the load above ground, m. */
   height: Metres
 }
@@ -93,7 +95,7 @@ export function groundResponse(post: BuriedPost, force: Newtons): GroundResponse
 }
 
 function prepared(post: BuriedPost): { springs: Springs; limit: Limit } {
-  const ground = groundState(post.soil, post.saturated)
+  const ground = groundState(post.soil, post.saturated, post.cohesion)
   const pieces = resistancePieces(post.segments, ground, post.ignoredTop)
   const limit = overturning(pieces, post.height)
   return { springs: groundSprings(pieces, ground, limit.pivot), limit }

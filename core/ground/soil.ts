@@ -37,6 +37,8 @@ export interface Sand extends SoilBase {
   friction: Radians
   /** Growth of the first stiffness with depth, Pa per metre. */
   stiffnessRate: number
+  /** What suction and roots lend it while it is not saturated, Pa. */
+  apparentCohesion: Pascals
 }
 
 /** A soil that is known and for which no figure is given. */
@@ -77,14 +79,19 @@ export interface GroundState {
   stiffnessRate: number
 }
 
+/** What suction and roots lend a soil in this state, Pa: nothing to clay, nothing in standing water. */
+export const apparentCohesion = (soil: Soil, saturated: boolean): Pascals =>
+  soil.kind === 'sand' && !saturated ? soil.apparentCohesion : 0
+
 /**
  * @param saturated water stands in the ground at the post
+ * @param cohesion  counted in sand, gravel and made ground, Pa: adds 3 · 2 c √K_p to the limit, nothing to the stiffness
  * @source clay: Matlock, OTC 1204 (1970), with his factor for repeated load; sand: Broms,
  *   J. Soil Mech. Found. Div. 90 SM3 (1964); stiffness is the tangent at rest, twice
  *   Terzaghi's working-load figures, Géotechnique 5 (1955)
  * @example groundState(firmClay, false).cap // 0.72 · 9 · 40 kPa = 259 200 Pa
  */
-export function groundState(soil: Soil, saturated: boolean): GroundState {
+export function groundState(soil: Soil, saturated: boolean, cohesion: Pascals = 0): GroundState {
   const weight = saturated ? soil.saturatedUnitWeight - WATER_WEIGHT : soil.unitWeight
   if (soil.kind === 'clay') {
     const cohesion = soil.cohesion * (saturated ? SATURATED_COHESION : 1)
@@ -99,7 +106,7 @@ export function groundState(soil: Soil, saturated: boolean): GroundState {
   }
   const passive = Math.tan(Math.PI / 4 + soil.friction / 2) ** 2
   return {
-    limitAtTop: 0,
+    limitAtTop: 6 * cohesion * Math.sqrt(passive),
     limitRate: 3 * passive * weight,
     limitRatePerWidth: 0,
     cap: Infinity,

@@ -7,7 +7,7 @@ import type { DepthRulePlan } from './types'
 
 /** Every school of depth on the scale of gusts, for the hole of a new post. */
 export function planDepthRules(context: PostContext): DepthRulePlan[] {
-  const { soil, along, forceAtUnitGust, site } = context
+  const { soil, along, scale } = context
   const hole = designHole(context)
   return depthRules.map(({ rule, name, assumes, depth }): DepthRulePlan => {
     if (!soil) return { rule, name, assumes: context.noFigure!.advice, depth: null }
@@ -22,7 +22,7 @@ export function planDepthRules(context: PostContext): DepthRulePlan[] {
     const least = Math.max(0, hole.fillTop) + DEPTH_RANGE.minimum
     if (bottom < least || bottom > DEPTH_RANGE.maximum) return { rule, name, assumes, depth: bottom }
     const link = context.ground('footing', name, holeSegments({ ...hole, footingBottom: bottom }, along))
-    const { lean, over, code, returnYears } = linkOnGustScale(link, forceAtUnitGust, site.gust50)
+    const { lean, over, code, returnYears } = linkOnGustScale(link, scale)
     return { rule, name, assumes, depth: bottom, lean, over, ...(code === undefined ? {} : { code }), returnYears }
   })
 }

@@ -6,6 +6,7 @@ import type { Solid } from '../repair/solids'
 import { resolveJob } from '../resolve/resolve'
 import type { MethodStep } from '../tables/parts'
 import { row, type Tables } from '../tables/tables'
+import { withHistory } from './experience'
 import { designMethod } from './methods'
 
 /** What only one screen wants of one method. */
@@ -35,7 +36,8 @@ export function methodDetail(
   const line = lines.find(({ posts }) => posts.some(({ id }) => id === postId))
   const post = line?.posts.find(({ id }) => id === postId)
   if (!line || !post) return undefined
-  const context = postContext(site, line, post, tables, groundMemory())
+  const memory = groundMemory()
+  const context = postContext(site, withHistory(site, line, tables, memory).line, post, tables, memory)
   const method = row(methods, methodKey)
   const { design, choice } = designMethod(method, context)
   return {

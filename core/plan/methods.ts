@@ -1,11 +1,12 @@
 import type { Cause } from '../cause/tables'
 import { workMinutes } from '../day/minutes'
 import type { PostContext } from '../repair/context'
-import { givesWay, linkOnGustScale, weakestLink } from '../repair/links'
+import { linkOnGustScale, weakestLink } from '../repair/links'
 import { methodRow, type Choice, type Design, type RepairMethod, type Verdict } from '../repair/method'
 import { row, type Tables } from '../tables/tables'
 import type { CubicMetres } from '../units/types'
 import { planConcrete } from './concrete'
+import { onBothThresholds } from './thresholds'
 import type { ConcretePlan, MethodPlan, PostPlan } from './types'
 
 /** Every method on one post; refused ones stay with their reasons. Best first. */
@@ -48,13 +49,14 @@ export function designMethod(method: RepairMethod, context: PostContext): Design
 }
 
 function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostPlan['diagnosis']): MethodPlan {
-  const { tables, forceAtUnitGust, site, targetGust } = context
+  const { tables, scale, targetGust, leanTargetGust } = context
   const { name, fixedMinutes, cautions } = methodRow(method.key, context)
   const { design, verdict } = designMethod(method, context)
   const reasons = [...stops(method, diagnosis), ...verdict.reasons]
-  const links = design.links.map((capacity) => linkOnGustScale(capacity, forceAtUnitGust, site.gust50))
+  const links = design.links.map((capacity) => linkOnGustScale(capacity, scale))
   const weakest = weakestLink(links)
-  const holdingGust = weakest && givesWay(weakest)
+  const thresholds = onBothThresholds(links, scale.gust50)
+  const { holdingGust, leanGust = Infinity } = thresholds
   const concrete = planConcrete(design.earthwork, context)
   return {
     method: method.key,
@@ -64,8 +66,8 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     reasons,
     links,
     weakest: weakest?.link,
-    holdingGust,
-    holdsTarget: holdingGust !== undefined && holdingGust >= targetGust,
+    ...thresholds,
+    holdsTarget: holdingGust !== undefined && holdingGust >= targetGust && leanGust >= leanTargetGust,
     hole: design.earthwork?.holes[0],
     concrete,
     checks: [...(design.checks ?? [])],

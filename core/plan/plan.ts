@@ -1,9 +1,7 @@
 import type { Job } from '../document/job'
 import { postContext, groundMemory, type PostContext } from '../repair/context'
-import { givesWay, linkOnGustScale, weakestLink, type LinkCapacity } from '../repair/links'
 import type { RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
-import { isBroken, standingFootingLink, standingPostLink } from '../repair/standing'
 import {
   resolveJob,
   type Assumption,
@@ -16,7 +14,9 @@ import { gustOfReturnPeriod } from '../wind/returnPeriod'
 import { planDepthRules } from './depthRules'
 import { planDiagnosis } from './diagnosis'
 import { planMethods } from './methods'
+import { withHistory, type LineExperience } from './experience'
 import { recommend } from './recommend'
+import { planStanding } from './standing'
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, type PostPlan } from './types'
 
 /**
@@ -43,7 +43,10 @@ export function planner(tables: Tables, methods: readonly RepairMethod[] = repai
   return (job) => {
     const { site, lines, assumed } = resolveJob(job, tables)
     const now = new Map<string, PlannedPost>()
-    const planned = lines.flatMap((line) => {
+    const learned: Record<string, LineExperience> = {}
+    const planned = lines.flatMap((each) => {
+      const { line, learned: ofLine } = withHistory(site, each, tables, ground)
+      if (ofLine) learned[line.id] = ofLine
       const facts = lineKey(site, line)
       return line.posts.map((post) => {
         const key = facts + postKey(post)
@@ -53,11 +56,18 @@ export function planner(tables: Tables, methods: readonly RepairMethod[] = repai
       })
     })
     known = now
-    const gust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
+    const { targetReturnYears: returnYears, leanReturnYears, gust50 } = site
     return {
       format: PLAN_FORMAT,
       version: PLAN_VERSION,
-      target: { gust, returnYears: site.targetReturnYears, gust50: site.gust50 },
+      target: {
+        gust: gustOfReturnPeriod(returnYears, gust50),
+        returnYears,
+        leanGust: gustOfReturnPeriod(leanReturnYears, gust50),
+        leanReturnYears,
+        gust50,
+      },
+      experience: { ...tables.experience, byLine: learned },
       assumed: [...assumed, ...planned.flatMap((each) => each.assumed)],
       posts: planned.map((each) => each.plan),
     }
@@ -106,23 +116,4 @@ function gateOf({ leafMoment: moment, post }: PostContext): Pick<PostPlan, 'gate
   if (moment === 0) return {}
   const { hingeSpacing } = post.gate ?? {}
   return { gate: { moment, ...(hingeSpacing === undefined ? {} : { hingeForce: moment / hingeSpacing }) } }
-}
-
-/** The post and footing as they stand, on the same scale as every repair. */
-function planStanding(context: PostContext, assumed: Assumption[]): PostPlan['standing'] {
-  const { post, forceAtUnitGust, site, soil } = context
-  const capacities: LinkCapacity[] = [standingPostLink(context)]
-  const footing = standingFootingLink(context)
-  if (footing) capacities.push(footing)
-  else if (soil && !isBroken(context)) {
-    assumed.push({
-      post: post.id,
-      key: 'footing',
-      value: post.footing?.kind ?? 'unknown',
-      why: 'not measured: what the standing footing holds is not shown',
-    })
-  }
-  const links = capacities.map((capacity) => linkOnGustScale(capacity, forceAtUnitGust, site.gust50))
-  const weakest = weakestLink(links)
-  return { links, weakest: weakest?.link, holdingGust: weakest && givesWay(weakest) }
 }

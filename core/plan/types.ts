@@ -17,6 +17,9 @@ import type {
   Newtons,
   Years,
 } from '../units/types'
+import type { Experience } from '../wind/experience'
+import type { LineExperience } from './experience'
+import type { Thresholds } from './thresholds'
 import type { Assumption } from '../resolve/resolve'
 
 export const PLAN_FORMAT = 'vindex-plan'
@@ -25,7 +28,16 @@ export const PLAN_VERSION = 1
 export interface Plan {
   format: typeof PLAN_FORMAT
   version: typeof PLAN_VERSION
-  target: { gust: MetresPerSecond; returnYears: Years; gust50: MetresPerSecond }
+  /** A repair holds when it goes over at `gust` at least, and leans at `leanGust` at least. */
+  target: {
+    gust: MetresPerSecond
+    returnYears: Years
+    leanGust: MetresPerSecond
+    leanReturnYears: Years
+    gust50: MetresPerSecond
+  }
+  /** Share of the computed wind that counts, and what the history of a line made of it. */
+  experience: Experience & { byLine: Record<string, LineExperience> }
   assumed: Assumption[]
   posts: PostPlan[]
 }
@@ -47,13 +59,27 @@ export interface PostPlan {
     inForce: Cause[]
     decidedBy: 'readings' | 'technician' | 'digging'
   }
-  standing: { links: Link[]; weakest?: string; holdingGust?: MetresPerSecond }
+  standing: StandingPlan
   methods: MethodPlan[]
   depthRules: DepthRulePlan[]
   recommended: { method: string; diameter?: Metres; depth?: Metres; because: string }
 }
 
-export interface MethodPlan {
+export interface StandingPlan extends Thresholds {
+  /**
+   * What can be said of it: a figure; a range, since its footing is not measured; less than a figure, since it moves;
+   * that it has given way; that nothing is known.
+   */
+  state: 'holds' | 'range' | 'moves' | 'given-way' | 'not-known'
+  links: Link[]
+  weakest?: string
+  /** Least and most that it is likely to hold, m/s. */
+  range?: [least: MetresPerSecond, most: MetresPerSecond]
+  /** Why, in words. */
+  says?: string
+}
+
+export interface MethodPlan extends Thresholds {
   method: string
   name: string
   verdict: Verdict['verdict']
@@ -62,8 +88,7 @@ export interface MethodPlan {
   links: Link[]
   /** Link that gives way first. */
   weakest?: string
-  /** Gust at which the weakest link gives way; absent when the method holds nothing of its own. */
-  holdingGust?: MetresPerSecond
+  /** Goes over at the target's gust at least, and leans at the lean target's at least. */
   holdsTarget: boolean
   hole?: DesignedHole
   concrete?: ConcretePlan

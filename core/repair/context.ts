@@ -1,16 +1,25 @@
 import { recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../ground/depthRules'
 import { groundCapacity, groundThreshold, type GroundCapacity } from '../ground/postInGround'
 import type { Segment } from '../ground/profile'
-import { ignoredTop, type NoFigureSoil, type Soil } from '../ground/soil'
+import { apparentCohesion, ignoredTop, type NoFigureSoil, type Soil } from '../ground/soil'
 import { remembered } from '../numeric/remember'
 import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../resolve/resolve'
 import { row, type Tables } from '../tables/tables'
 import type { MaterialRow } from '../timber/materials'
 import { sectionProperties, sectionSize } from '../timber/section'
 import type { Metres, MetresPerSecond, NewtonMetres, Newtons } from '../units/types'
+import { BARE, type ExperienceRange } from '../wind/experience'
 import { windLoad, type WindLoad } from '../wind/force'
 import { gustOfReturnPeriod } from '../wind/returnPeriod'
-import { gustFor, linkMaker, type HoldsAtArm, type LinkCapacity, type LinkMaker } from './links'
+import {
+  givesWay,
+  linkMaker,
+  linkOnGustScale,
+  type GustScale,
+  type HoldsAtArm,
+  type LinkCapacity,
+  type LinkMaker,
+} from './links'
 import { allowanceByArm, hungLeafMoment, leastAllowance, loadCases } from './loadCases'
 
 /** All that a method needs to know of one post. */
@@ -24,9 +33,13 @@ export interface PostContext {
   soil: Soil | null
   noFigure: NoFigureSoil | null
   targetGust: MetresPerSecond
+  /** Gust from which it must spring back to plumb. */
+  leanTargetGust: MetresPerSecond
   /** At the target gust. */
   wind: WindLoad
   forceAtUnitGust: Newtons
+  /** Turns what a link stands into gusts. */
+  scale: GustScale
   /** Width and depth of the sound post, m. */
   along: Metres
   across: Metres
@@ -34,12 +47,14 @@ export interface PostContext {
   leafMoment: NewtonMetres
   /** Makes every link, steady loads and all. */
   links: LinkMaker
+  /** What nobody said of it. */
+  isAssumed: ResolvedPost['isAssumed']
   /** The ground round a profile, as a link. */
   ground: (link: string, name: string, segments: readonly Segment[]) => LinkCapacity
   /** The question that every depth rule answers, for a footing of this width. */
-  depthQuestion: (soil: Soil, width: Metres) => DepthQuestion
-  /** Recommended embedment of a footing of this width. */
-  embedment: (soil: Soil, width: Metres) => RecommendedDepth
+  depthQuestion: (soil: Soil, width: Metres, above?: DepthQuestion['above']) => DepthQuestion
+  /** Recommended embedment of a footing of this width, with what stands above its fill. */
+  embedment: (soil: Soil, width: Metres, above?: DepthQuestion['above']) => RecommendedDepth
   /** Gust at which a link gives way; Infinity where the wind does not reach the post. */
   gustOf: (link: LinkCapacity) => MetresPerSecond
 }
@@ -48,8 +63,9 @@ export interface PostContext {
 export interface GroundMemory {
   capacities: Map<string, GroundCapacity>
   depths: Map<string, RecommendedDepth>
+  experience: Map<string, ExperienceRange>
 }
-export const groundMemory = (): GroundMemory => ({ capacities: new Map(), depths: new Map() })
+export const groundMemory = (): GroundMemory => ({ capacities: new Map(), depths: new Map(), experience: new Map() })
 
 export function postContext(
   site: ResolvedSite,
@@ -64,25 +80,42 @@ export function postContext(
   const exposure = tables.exposures[site.exposure].factor
   const wind = windLoad({ ...line, from: post.from, to: post.to, exposure, shelter: site.shelter }, targetGust)
   const forceAtUnitGust = wind.force / targetGust ** 2
+  const leanTargetGust = gustOfReturnPeriod(site.leanReturnYears, site.gust50)
+  // What people stand beside or under is asked by the bare formulas.
+  const experience = post.duty === 'load-bearing' ? BARE : line.experience
+  const scale: GustScale = { forceAtUnitGust, gust50: site.gust50, experience }
   const cases = loadCases(post)
   const links = linkMaker(cases, wind.height)
 
   const ground: PostContext['ground'] = (link, name, segments) => {
-    if (!soil) return links.byArm(link, name, (threshold) => (threshold === 'code' ? null : 0), ALL)
-    const buried = { soil, saturated: post.saturated, ignoredTop: ignoredTop(soil, site.season), segments }
+    const made = (holds: HoldsAtArm): LinkCapacity => ({ ...links.byArm(link, name, holds, ALL), of: 'ground' })
+    if (!soil) return made((threshold) => (threshold === 'code' ? null : 0))
+    const buried = {
+      soil,
+      saturated: post.saturated,
+      cohesion: apparentCohesion(soil, post.saturated),
+      ignoredTop: ignoredTop(soil, site.season),
+      segments,
+    }
     const profile = segments.map(({ top, bottom, width }) => `${top} ${bottom} ${width}`).join()
     const key = `${soil.key} ${buried.saturated} ${buried.ignoredTop} ${wind.height} ${profile}`
     const atWind = remembered(memory.capacities, key, () => groundCapacity({ ...buried, height: wind.height }))
     // Steady loads ask at other heights too: one threshold at a time then.
     const holds: HoldsAtArm = (threshold, height) =>
       height === wind.height ? atWind[threshold] : groundThreshold({ ...buried, height }, threshold)
-    return links.byArm(link, name, holds, ALL)
+    return made(holds)
   }
-  const depthQuestion: PostContext['depthQuestion'] = (ofSoil, width) => ({
+  const depthQuestion: PostContext['depthQuestion'] = (ofSoil, width, above) => ({
     soil: ofSoil,
     saturated: post.saturated,
+    cohesion: apparentCohesion(ofSoil, post.saturated),
     ignoredTop: ignoredTop(ofSoil, site.season),
     width,
+    ...(above ? { above } : {}),
+    demand: {
+      over: scale.experience.ground * wind.force,
+      lean: scale.experience.ground * forceAtUnitGust * leanTargetGust ** 2,
+    },
     windLeft: (holds) => leastAllowance(cases, (each) => allowanceByArm(each, wind.height, holds)).force,
     force: wind.force,
     height: wind.height,
@@ -90,10 +123,10 @@ export function postContext(
     frostDepth: site.frostDepth,
     minimumDepth: site.minimumDepth,
   })
-  const embedment: PostContext['embedment'] = (ofSoil, width) => {
-    const { windLeft: _windLeft, soil: _soil, ...question } = depthQuestion(ofSoil, width)
+  const embedment: PostContext['embedment'] = (ofSoil, width, above) => {
+    const { windLeft: _windLeft, soil: _soil, ...question } = depthQuestion(ofSoil, width, above)
     const key = JSON.stringify([ofSoil.key, question, cases])
-    return remembered(memory.depths, key, () => recommendedDepth(depthQuestion(ofSoil, width)))
+    return remembered(memory.depths, key, () => recommendedDepth(depthQuestion(ofSoil, width, above)))
   }
   return {
     site,
@@ -104,15 +137,18 @@ export function postContext(
     soil,
     noFigure: anySoil.kind === 'none' ? anySoil : null,
     targetGust,
+    leanTargetGust,
     wind,
     forceAtUnitGust,
+    scale,
     ...sectionSize(post.section),
     leafMoment: hungLeafMoment(post),
     links,
+    isAssumed: post.isAssumed,
     ground,
     depthQuestion,
     embedment,
-    gustOf: ({ over, code }) => gustFor(over ?? code ?? Infinity, forceAtUnitGust),
+    gustOf: (link) => givesWay(linkOnGustScale(link, scale)),
   }
 }
 

@@ -3,6 +3,7 @@ import type { MaterialRow } from '../timber/materials'
 import type { SectionProperties } from '../timber/section'
 import { OVER_CODE } from '../tables/parts'
 import type { Metres, MetresPerSecond, Newtons, Years } from '../units/types'
+import type { Experience } from '../wind/experience'
 import { returnPeriodOfGust } from '../wind/returnPeriod'
 import { allowanceByArm, leastAllowance, linearAllowance, type LoadCase } from './loadCases'
 
@@ -10,6 +11,8 @@ import { allowanceByArm, leastAllowance, linearAllowance, type LoadCase } from '
 export interface LinkCapacity {
   link: string
   name: string
+  /** Whose experience counts: the ground's, or that of wood, steel and fixings. */
+  of?: keyof Experience
   lean?: Newtons
   code?: Newtons
   over?: Newtons
@@ -26,6 +29,8 @@ export interface Link {
   over?: MetresPerSecond
   /** Of the gust at which the part gives way. */
   returnYears: Years
+  /** Gust at which it gives way by the bare formulas, m/s. */
+  bare?: MetresPerSecond
   because?: string
 }
 
@@ -42,12 +47,23 @@ export function gustFor(capacity: Newtons, forceAtUnitGust: Newtons): MetresPerS
   return Math.sqrt(Math.max(0, capacity) / forceAtUnitGust)
 }
 
-export function linkOnGustScale(capacity: LinkCapacity, forceAtUnitGust: Newtons, gust50: MetresPerSecond): Link {
-  const { link, name, because } = capacity
+/** What turns newtons on one post into gusts. */
+export interface GustScale {
+  forceAtUnitGust: Newtons
+  gust50: MetresPerSecond
+  experience: Experience
+}
+
+/** Experience counts for what gives way and what leans; a code asks the bare formulas. */
+export function linkOnGustScale(capacity: LinkCapacity, { forceAtUnitGust, gust50, experience }: GustScale): Link {
+  const { link, name, because, of = 'part', over } = capacity
+  const felt = forceAtUnitGust * experience[of]
   const result: Link = { link, name, returnYears: Infinity, ...(because ? { because } : {}) }
-  for (const threshold of ['lean', 'code', 'over'] as const) {
-    const load = capacity[threshold]
-    if (load !== undefined) result[threshold] = gustFor(load, forceAtUnitGust)
+  if (capacity.lean !== undefined) result.lean = gustFor(capacity.lean, felt)
+  if (capacity.code !== undefined) result.code = gustFor(capacity.code, forceAtUnitGust)
+  if (over !== undefined) {
+    result.over = gustFor(over, felt)
+    result.bare = gustFor(over, forceAtUnitGust)
   }
   result.returnYears = returnPeriodOfGust(givesWay(result), gust50)
   return result
@@ -72,6 +88,8 @@ export interface ProportionalPart {
   perNewton: number
   /** Taken by the steady loads of a case. */
   used: (each: LoadCase) => number
+  /** Why it holds nothing where its capacity is none. */
+  nothing?: string
 }
 
 /** Load at an arm that a part stands, by threshold, N; null where a threshold has no figure. */
@@ -103,7 +121,8 @@ export function linkMaker(cases: readonly LoadCase[], height: Metres): LinkMaker
     const allowance = (capacity: number) =>
       leastAllowance(cases, (each) => linearAllowance(capacity, part.used(each), part.perNewton, each.windShare))
     const over = allowance(part.over)
-    return { link, name, code: allowance(part.code).force, over: over.force, ...reason(over.because) }
+    const nothing = part.over <= 0 ? (part.nothing ?? 'nothing of it is left') : over.because
+    return { link, name, code: allowance(part.code).force, over: over.force, ...reason(nothing) }
   }
   return {
     proportional,
@@ -112,6 +131,7 @@ export function linkMaker(cases: readonly LoadCase[], height: Metres): LinkMaker
       const weightAlong = section.modulusAlong > 0 ? section.modulus / section.modulusAlong : 1
       return proportional(link, name, {
         ...momentCapacities(section, material),
+        nothing: material.wood ? 'no sound wood is left' : 'nothing of its section is left',
         perNewton: arm,
         used: ({ across, along }) => across.moment + along.moment * weightAlong,
       })

@@ -1,6 +1,7 @@
 import { softAtGroundOf } from '../cause/observations'
 import type { RoundVoid } from '../concrete/volume'
 import { DEPTH_RANGE, type Segment } from '../ground/profile'
+import { leanSlopes } from '../setout/lean'
 import { sectionProperties } from '../timber/section'
 import type { CubicMetres, Metres } from '../units/types'
 import type { PostContext } from './context'
@@ -57,6 +58,38 @@ function standingSegments({ post, line, along }: PostContext): Segment[] | undef
   // A post often reaches below the collar of concrete round it.
   const below = { top: bottom, bottom: buried, width: along }
   return [...(top > 0 ? [above] : []), footing, ...(buried > bottom + MATTERS ? [below] : [])]
+}
+
+/** What a footing that nobody measured may be: from small to fair, m. Working values. */
+const LIKELY_FOOTINGS = [
+  { top: 0, bottom: 0.35, width: 0.2 },
+  { top: 0, bottom: 0.6, width: 0.3 },
+]
+/** The commonest footing, where one has to be taken for granted. */
+const STANDARD_FOOTING: Segment = { top: 0.05, bottom: 0.6, width: 0.25 }
+
+/** The least and the most that an unmeasured footing is likely to hold; none where the soil gives no figure. */
+export const footingRangeLinks = (context: PostContext): LinkCapacity[] =>
+  LIKELY_FOOTINGS.map((segment) => context.ground('footing', 'the standing footing', [segment]))
+
+export const standardFootingLink = (context: PostContext): LinkCapacity | undefined =>
+  context.soil
+    ? context.ground('footing', 'a common footing', [
+        { top: 0, bottom: STANDARD_FOOTING.top, width: context.along },
+        STANDARD_FOOTING,
+      ])
+    : undefined
+
+/** Turns under a push: anything but the panel moves. */
+export function turnsByHand({ post }: PostContext): boolean {
+  const { pushPivot } = post.observations
+  return pushPivot !== undefined && pushPivot !== 'nothing-moves' && pushPivot !== 'panel-only'
+}
+
+/** Out of plumb, metres for each metre, whichever way. */
+export function leanOf({ post }: PostContext): number {
+  const { along, across } = leanSlopes(post.observations.lean)
+  return Math.hypot(along, across)
 }
 
 /** A shorter stretch of post below its footing changes nothing, m. */

@@ -1,5 +1,6 @@
 import type { Tables } from '../tables/tables'
 import type { Section } from '../timber/section'
+import type { Experience } from '../wind/experience'
 import type { Metres } from '../units/types'
 import { marksNear } from '../document/marks'
 import type { Job, Line, Mark, Post, Site } from '../document/job'
@@ -13,17 +14,22 @@ export interface Assumption {
 }
 
 export type ResolvedSite = Required<Omit<Site, 'name'>> & { name: string }
-type Sketched = 'marks' | 'course' | 'levelReference'
+type Sketched = 'marks' | 'course' | 'levelReference' | 'history'
 export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sketched>> &
   Pick<Line, Sketched> & {
     posts: ResolvedPost[]
+    /** Share of the computed wind that counts, in the ground and in everything else. */
+    experience: Experience
     /** How many kinds of repair are chosen along it. */
     repairKinds: number
   }
 
+/** What the figures rest on most, and whether anybody said it. */
+export type AssumedFact = 'soil' | 'section'
 type Given = 'duty' | 'material' | 'section' | 'length' | 'ageYears' | 'soil' | 'saturated'
 export interface ResolvedPost extends Omit<Post, Given>, Required<Pick<Post, Given>> {
   observations: NonNullable<Post['observations']>
+  isAssumed: Record<AssumedFact, boolean>
   /** The stretch of fence that the post carries, m from the start of the line. */
   from: Metres
   to: Metres
@@ -69,9 +75,18 @@ function resolveSite(site: Site, { defaults }: Tables, assumed: Assumption[]): R
       defaults.targetReturnYears,
       'a permanent repair',
     ),
+    leanReturnYears: leanYears(site, defaults),
     season: take(site.season, 'season', 'wet', 'the worse season'),
   }
 }
+
+/** A temporary repair may lean sooner: once in two years where the other asks for ten or less. */
+function leanYears({ targetReturnYears, leanReturnYears }: Site, defaults: Tables['defaults']): number {
+  const target = targetReturnYears ?? defaults.targetReturnYears
+  const usual = target <= defaults.leanReturnYears ? TEMPORARY_LEAN_YEARS : defaults.leanReturnYears
+  return Math.min(target, leanReturnYears ?? usual)
+}
+const TEMPORARY_LEAN_YEARS = 2
 
 function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): ResolvedLine {
   const { defaults } = tables
@@ -95,28 +110,35 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
     const before = line.posts[i - 1]
     const after = line.posts[i + 1]
     return {
-      ...resolvePost(post, height, i === 0 || i === line.posts.length - 1, tables, assumed),
+      ...resolvePost(post, resolved, i === 0 || i === line.posts.length - 1, tables, assumed),
       from: before ? (before.station + post.station) / 2 : Math.min(post.station, 0),
       to: after ? (after.station + post.station) / 2 : Math.max(post.station, length),
       nearMarks: marksNear(line.marks, post.station),
     }
   })
   const kinds = new Set(line.posts.flatMap(({ repair }) => (repair?.method ? [repair.method] : [])))
-  return { ...resolved, posts, repairKinds: kinds.size }
+  return { ...resolved, posts, experience: tables.experience, repairKinds: kinds.size }
 }
 
-function resolvePost(post: Post, fenceHeight: Metres, atEnd: boolean, { defaults }: Tables, assumed: Assumption[]) {
+function resolvePost(
+  post: Post,
+  { height: fenceHeight, gap }: { height: Metres; gap: Metres },
+  atEnd: boolean,
+  { defaults }: Tables,
+  assumed: Assumption[],
+) {
   const take = taker(post.id, '', assumed)
-  if (post.gate && post.gate.leafMass === undefined)
-    assumed.push({
-      post: post.id,
-      key: 'gate.leafMass',
-      value: null,
-      why: 'not weighed: the pull of its leaf is not counted',
-    })
+  const gate = () => {
+    const { leafWidth, leafMass, ...rest } = post.gate ?? {}
+    const wide = take(leafWidth, 'gate.leafWidth', defaults.leafWidth, 'not measured')
+    // In tenths: nobody knows a leaf by its grams.
+    const weighed = Math.round(defaults.leafMass * wide * (fenceHeight - gap) * 10) / 10
+    return { ...rest, leafWidth: wide, leafMass: take(leafMass, 'gate.leafMass', weighed, 'not weighed: by its size') }
+  }
   const section: Section = { shape: 'rectangle', along: defaults.postSize, across: defaults.postSize }
   return {
     ...post,
+    ...(post.duty === 'gate-hinge' ? { gate: gate() } : {}),
     duty: post.duty ?? (atEnd ? 'end' : 'line'),
     material: take(post.material, 'material', 'treated-softwood', 'the commonest'),
     section: take(post.section, 'section', section, 'not measured'),
@@ -125,5 +147,6 @@ function resolvePost(post: Post, fenceHeight: Metres, atEnd: boolean, { defaults
     soil: take(post.soil, 'soil', defaults.soil, 'not tested: push a thumb into the side of the hole'),
     saturated: post.saturated ?? false,
     observations: post.observations ?? {},
+    isAssumed: { soil: post.soil === undefined, section: post.section === undefined },
   }
 }

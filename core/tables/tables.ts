@@ -4,6 +4,7 @@ import type { Filling, Mix } from '../concrete/bags'
 import type { SupplyRow } from '../concrete/supply'
 import type { AnySoil } from '../ground/soil'
 import type { Exposure, LineKind } from '../wind/fence'
+import type { Experience } from '../wind/experience'
 import type { Materials } from '../timber/materials'
 import type { RepairParts } from './parts'
 import type { Metres, MetresPerSecond, Years } from '../units/types'
@@ -16,10 +17,14 @@ export interface Defaults {
   frostDepth: Metres
   minimumDepth: Metres
   targetReturnYears: Years
+  leanReturnYears: Years
   height: Metres
   gap: Metres
   postSize: Metres
   embedment: Metres
+  /** Of a gate leaf that nobody weighed, kg for each square metre, and its width, m. */
+  leafMass: number
+  leafWidth: Metres
   soil: string
   ageYears: Years
   stoneBed: Metres
@@ -40,6 +45,7 @@ export interface Tables {
   parts: RepairParts
   causes: CauseTables
   conditions: readonly ConditionRow[]
+  experience: Experience
   defaults: Defaults
 }
 

@@ -40,6 +40,6 @@ export function returnPeriodOfGust(gust: MetresPerSecond, gust50: MetresPerSecon
 export function returnPeriodWords(years: Years): string {
   if (years < 1.1) return 'several times a year'
   if (years < 2) return 'most years'
-  if (years > 1000) return 'less than once in 1000 years'
+  if (years > 500) return 'less than once in 500 years'
   return `once in ${years < 10 ? years.toFixed(1).replace(/\.0$/, '') : Math.round(years)} years`
 }

@@ -1,0 +1,49 @@
+import { givesWay, weakestLink, type Link } from '../repair/links'
+import type { MetresPerSecond, Years } from '../units/types'
+import { returnPeriodOfGust, returnPeriodWords } from '../wind/returnPeriod'
+
+/** When it leans for good and when it goes over, of everything that holds it. */
+export interface Thresholds {
+  /** Absent where nothing of it can lean. */
+  leanGust?: MetresPerSecond
+  leanReturnYears?: Years
+  holdingGust?: MetresPerSecond
+  returnYears?: Years
+  /** What the formulas say without experience. */
+  bareGust?: MetresPerSecond
+}
+
+/** A post that has gone over leans too: it never leans later than that. */
+export function onBothThresholds(links: readonly Link[], gust50: MetresPerSecond): Thresholds {
+  const weakest = weakestLink(links)
+  if (!weakest) return {}
+  const holdingGust = givesWay(weakest)
+  const leans = links.flatMap(({ lean }) => (lean === undefined ? [] : [lean]))
+  const bare = Math.min(...links.map((link) => link.bare ?? link.code ?? Infinity))
+  const result: Thresholds = {
+    holdingGust,
+    returnYears: returnPeriodOfGust(holdingGust, gust50),
+    bareGust: bare,
+  }
+  if (leans.length === 0) return result
+  const leanGust = Math.min(holdingGust, ...leans)
+  return { ...result, leanGust, leanReturnYears: returnPeriodOfGust(leanGust, gust50) }
+}
+
+/**
+ * Both thresholds in words, for every verdict, sheet and list.
+ *
+ * @param show a gust in the units of the reader
+ * @example 'leans from 34 m/s, once in 9 years; goes over at 45 m/s, less than once in 500 years'
+ */
+export function thresholdWords(
+  { leanGust, leanReturnYears, holdingGust, returnYears }: Thresholds,
+  show: (gust: MetresPerSecond) => string,
+): string {
+  if (holdingGust === undefined) return ''
+  if (holdingGust === Infinity) return 'the wind does not reach it'
+  const over = `${show(holdingGust)}, ${returnPeriodWords(returnYears!)}`
+  if (leanGust === undefined) return `gives way at ${over}`
+  if (leanGust > holdingGust - 0.5) return `leans and goes over at ${over}`
+  return `leans from ${show(leanGust)}, ${returnPeriodWords(leanReturnYears!)}; goes over at ${over}`
+}
