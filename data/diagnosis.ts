@@ -1,4 +1,4 @@
-import type { Band, Cause, CauseRow, CauseTables, EvidenceRow, PriorRule, ValueWeights, WastedVisits } from '../core/cause/tables'
+import type { Band, Cause, CauseRow, CauseTables, EvidenceRow, PriorRule, SoundRow, ValueWeights, WastedVisits } from '../core/cause/tables'
 
 /*
  * Every number that a cause is judged by, each with its reason. All of them are working values: they come from
@@ -50,6 +50,9 @@ const softBands: readonly Band[] = [
   { value: 'gone' },
 ]
 
+/** Of a post in which nothing has failed. */
+const soundProbe = { hard: 0.9, skin: 0.08, soft: 0.015, gone: 0.005 }
+
 function probe(where: string): Readonly<Record<string, string>> {
   return {
     hard: `hard wood ${where}`,
@@ -83,6 +86,7 @@ export const evidence: readonly EvidenceRow[] = [
       'panel-only': 'only the panel moves',
     },
     usual: { 'nothing-moves': 20, 'at-ground-line': 10, 'in-the-soil': 25, 'footing-moves': 30, 'post-loose-in-concrete': 8, 'at-plate': 2, 'panel-only': 5 },
+    sound: { 'nothing-moves': 0.93, 'at-ground-line': 0.01, 'in-the-soil': 0.02, 'footing-moves': 0.01, 'post-loose-in-concrete': 0.01, 'at-plate': 0.01, 'panel-only': 0.02 },
     byCause: {
       'ground-line-decay': { weights: { 'nothing-moves': 6, 'at-ground-line': 78, 'in-the-soil': 5, 'footing-moves': 2, 'post-loose-in-concrete': 6, 'at-plate': 1, 'panel-only': 2 }, because: 'the rot makes a hinge just where the post enters the ground' },
       'buried-decay': { weights: { 'nothing-moves': 8, 'at-ground-line': 30, 'in-the-soil': 30, 'footing-moves': 3, 'post-loose-in-concrete': 26, 'at-plate': 1, 'panel-only': 2 }, because: 'it turns lower down, or rattles in its socket' },
@@ -105,6 +109,7 @@ export const evidence: readonly EvidenceRow[] = [
     doing: 'pulling it upright',
     words: { easily: 'it comes upright easily', 'with-force': 'it comes upright only with force', 'will-not': 'it will not come upright' },
     usual: { easily: 25, 'with-force': 35, 'will-not': 40 },
+    sound: { easily: 0.02, 'with-force': 0.15, 'will-not': 0.15 },
     byCause: {
       ...alike(['ground-line-decay', 'wind-snap', 'corroded-steel'], { easily: 78, 'with-force': 17, 'will-not': 5 }, 'a hinge offers no resistance'),
       'buried-decay': { weights: { easily: 60, 'with-force': 30, 'will-not': 10 }, because: 'soil in the socket brakes it a little' },
@@ -127,6 +132,7 @@ export const evidence: readonly EvidenceRow[] = [
     bands: softBands,
     words: probe('at the ground line'),
     usual: { hard: 80, skin: 14, soft: 4, gone: 2 },
+    sound: soundProbe,
     byCause: {
       'ground-line-decay': { weights: { hard: 2, skin: 10, soft: 36, gone: 52 }, because: 'this is where it rots first' },
       'buried-decay': { weights: { hard: 45, skin: 30, soft: 18, gone: 7 }, because: 'sound above is what hides it' },
@@ -144,6 +150,7 @@ export const evidence: readonly EvidenceRow[] = [
     bands: softBands,
     words: probe('below the ground'),
     usual: { hard: 80, skin: 14, soft: 4, gone: 2 },
+    sound: soundProbe,
     byCause: {
       'ground-line-decay': { weights: { hard: 14, skin: 22, soft: 34, gone: 30 }, because: 'rot runs a little way down' },
       'buried-decay': { weights: { hard: 2, skin: 8, soft: 38, gone: 52 }, because: 'this is where it rots' },
@@ -160,6 +167,7 @@ export const evidence: readonly EvidenceRow[] = [
     bands: softBands,
     words: probe('above the ground'),
     usual: { hard: 90, skin: 8, soft: 1.5, gone: 0.5 },
+    sound: soundProbe,
     byCause: {
       'ground-line-decay': { weights: { hard: 72, skin: 18, soft: 7, gone: 3 }, because: 'rot seldom climbs far' },
       'buried-decay': { weights: { hard: 86, skin: 10, soft: 3, gone: 1 }, because: 'sound above' },
@@ -168,6 +176,10 @@ export const evidence: readonly EvidenceRow[] = [
   },
   {
     observation: 'breakFace',
+    // A sound post that stands firm shows no break, and nobody opens its wood.
+    askedWhen: [[{ key: 'pushPivot', in: ['at-ground-line', 'in-the-soil', 'post-loose-in-concrete'] }], [{ key: 'comesUpright', in: ['easily'] }], [{ key: 'tap', in: ['dull', 'hollow'] }], [{ key: 'probeAtGround', above: 0.01 }], [{ key: 'probeAbove', above: 0.01 }]],
+    // Galleries are hardly ever seen in a break that insects had no part in.
+    floor: 0.002,
     group: 'break',
     minutes: 1,
     check: 'See whether it is broken, and look at the face.',
@@ -180,6 +192,7 @@ export const evidence: readonly EvidenceRow[] = [
       none: 'there is no break',
     },
     usual: { 'brown-and-crumbly': 3, 'clean-splinters': 3, 'galleries-and-dust': 1, 'rust-flakes': 1, none: 92 },
+    sound: { 'brown-and-crumbly': 0.01, 'clean-splinters': 0.01, 'galleries-and-dust': 0.01, 'rust-flakes': 0.01, none: 0.96 },
     byCause: {
       'ground-line-decay': { weights: { 'brown-and-crumbly': 55, 'clean-splinters': 3, 'galleries-and-dust': 2, 'rust-flakes': 1, none: 39 }, because: 'rotten wood breaks short and brown' },
       'buried-decay': { weights: { 'brown-and-crumbly': 40, 'clean-splinters': 2, 'galleries-and-dust': 2, 'rust-flakes': 1, none: 55 }, because: 'rotten wood breaks short and brown' },
@@ -206,6 +219,7 @@ export const evidence: readonly EvidenceRow[] = [
       'stands-proud': 'the footing stands proud of the ground',
     },
     usual: { none: 10, small: 20, adequate: 52, 'one-sided': 6, cracked: 5, 'dry-pockets': 4, 'stands-proud': 3 },
+    sound: { none: 0.04, small: 0.1, adequate: 0.8, 'one-sided': 0.02, cracked: 0.02, 'dry-pockets': 0.01, 'stands-proud': 0.01 },
     byCause: {
       'undersized-footing': { weights: { none: 3, small: 74, adequate: 6, 'one-sided': 10, cracked: 3, 'dry-pockets': 2, 'stands-proud': 2 }, because: 'small is what it is' },
       'no-footing': { weights: { none: 90, small: 6, adequate: 1, 'one-sided': 1, cracked: 1, 'dry-pockets': 0.5, 'stands-proud': 0.5 }, because: 'none is what it is' },
@@ -230,6 +244,8 @@ export const evidence: readonly EvidenceRow[] = [
       'after-gate-hung': 'it began when the gate was hung',
     },
     usual: { 'after-storm': 34, slowly: 55, 'after-frost': 4, 'after-impact': 5, 'after-gate-hung': 2 },
+    // Somebody complains of it: of a sound post seldom.
+    sound: { 'after-storm': 0.15, slowly: 0.15, 'after-frost': 0.15, 'after-impact': 0.15, 'after-gate-hung': 0.15 },
     byCause: {
       'wind-snap': { weights: { 'after-storm': 66, slowly: 4, 'after-frost': 2, 'after-impact': 26, 'after-gate-hung': 2 }, because: 'sound wood breaks at once' },
       'undersized-footing': { weights: { 'after-storm': 50, slowly: 38, 'after-frost': 4, 'after-impact': 4, 'after-gate-hung': 4 }, because: 'gusts push it a little further each time' },
@@ -246,6 +262,7 @@ export const evidence: readonly EvidenceRow[] = [
     doing: 'tapping it',
     words: { rings: 'it rings when tapped', dull: 'it sounds dull', hollow: 'it sounds hollow' },
     usual: { rings: 70, dull: 25, hollow: 5 },
+    sound: { rings: 0.85, dull: 0.13, hollow: 0.02 },
     byCause: {
       'ground-line-decay': { weights: { rings: 12, dull: 68, hollow: 20 }, because: 'rotten wood swallows the knock' },
       'buried-decay': { weights: { rings: 40, dull: 48, hollow: 12 }, because: 'sound wood above rings, what is below does not' },
@@ -264,6 +281,7 @@ export const evidence: readonly EvidenceRow[] = [
     logistic: { middle: 24, width: 3 },
     words: { low: 'the wood is dry', high: 'the wood is wet' },
     usual: { low: 60, high: 40 },
+    sound: { low: 0.7, high: 0.3 },
     byCause: {
       'ground-line-decay': { weights: { low: 8, high: 92 }, because: 'rot needs wood wetter than a quarter of its mass' },
       'buried-decay': { weights: { low: 25, high: 75 }, because: 'the wet climbs from below' },
@@ -279,6 +297,7 @@ export const evidence: readonly EvidenceRow[] = [
     doing: 'looking for a wrap',
     words: { none: 'there is no wrap', tight: 'the wrap is tight', gaping: 'the wrap gapes' },
     usual: { none: 90, tight: 7, gaping: 3 },
+    sound: { none: 0.9, tight: 0.08, gaping: 0.02 },
     byCause: {
       'ground-line-decay': { weights: { none: 84, tight: 3, gaping: 13 }, because: 'a gaping wrap holds water against the wood' },
       'buried-decay': { weights: { none: 89, tight: 4, gaping: 7 }, because: 'a gaping wrap leads water down' },
@@ -301,6 +320,7 @@ export const evidence: readonly EvidenceRow[] = [
       nothing: 'nothing is to be seen round the foot',
     },
     usual: { 'lifted-collar': 3, 'gap-beside-post': 14, saturated: 12, 'heaped-soil': 11, 'water-holding-top': 8, 'cracked-surface': 10, root: 7, nothing: 35 },
+    sound: { 'lifted-collar': 0.01, 'gap-beside-post': 0.06, saturated: 0.1, 'heaped-soil': 0.1, 'water-holding-top': 0.06, 'cracked-surface': 0.08, root: 0.07, nothing: 0.52 },
     byCause: {
       'ground-line-decay': { weights: { 'lifted-collar': 1, 'gap-beside-post': 11, saturated: 12, 'heaped-soil': 22, 'water-holding-top': 20, 'cracked-surface': 6, root: 5, nothing: 23 }, because: 'soil and water on the wood keep it wet' },
       'buried-decay': { weights: { 'lifted-collar': 1, 'gap-beside-post': 14, saturated: 18, 'heaped-soil': 13, 'water-holding-top': 19, 'cracked-surface': 6, root: 6, nothing: 23 }, because: 'water stands in the socket' },
@@ -325,6 +345,7 @@ export const evidence: readonly EvidenceRow[] = [
     doing: 'looking along the line',
     words: { 'this-post-only': 'only this post leans', 'neighbours-too': 'its neighbours lean too', 'whole-line-one-way': 'the whole line leans one way' },
     usual: { 'this-post-only': 50, 'neighbours-too': 36, 'whole-line-one-way': 14 },
+    sound: { 'this-post-only': 0.15, 'neighbours-too': 0.15, 'whole-line-one-way': 0.15 },
     byCause: {
       'ground-line-decay': { weights: { 'this-post-only': 56, 'neighbours-too': 38, 'whole-line-one-way': 6 }, because: 'posts of one age rot one after the other' },
       'insect-damage': { weights: { 'this-post-only': 76, 'neighbours-too': 21, 'whole-line-one-way': 3 }, because: 'a nest takes one post first' },
@@ -347,6 +368,7 @@ export const evidence: readonly EvidenceRow[] = [
     logistic: { middle: 0.035, width: 0.012 },
     words: { low: 'it is hardly off plumb', high: 'it is far off plumb' },
     usual: { low: 42, high: 58 },
+    sound: { low: 0.95, high: 0.05 },
     byCause: {
       'wind-snap': { weights: { low: 18, high: 82 }, because: 'a broken post hangs over' },
       'no-footing': { weights: { low: 28, high: 72 }, because: 'nothing stops it' },
@@ -363,6 +385,7 @@ export const evidence: readonly EvidenceRow[] = [
     doing: 'looking at the gate',
     words: { none: 'no gate hangs on it', 'hung-here': 'a leaf hangs on it', 'leans-towards-gate': 'it leans towards its gate' },
     usual: { none: 84, 'hung-here': 13, 'leans-towards-gate': 3 },
+    sound: { none: 0.82, 'hung-here': 0.1, 'leans-towards-gate': 0.08 },
     byCause: {
       'gate-pull': { weights: { none: 1, 'hung-here': 34, 'leans-towards-gate': 65 }, because: 'it goes the way that the leaf pulls' },
     },
@@ -375,6 +398,7 @@ export const evidence: readonly EvidenceRow[] = [
     doing: 'looking for what pushes',
     words: { none: 'nothing pushes on it', 'retained-soil': 'banked soil pushes on it', 'stacked-goods': 'stacked goods push on it', 'climbing-growth': 'climbing growth pulls on it' },
     usual: { none: 86, 'retained-soil': 5, 'stacked-goods': 4, 'climbing-growth': 5 },
+    sound: { none: 0.9, 'retained-soil': 0.03, 'stacked-goods': 0.03, 'climbing-growth': 0.04 },
     byCause: {
       'side-load': { weights: { none: 4, 'retained-soil': 48, 'stacked-goods': 24, 'climbing-growth': 24 }, because: 'what pushes can be seen' },
     },
@@ -387,6 +411,7 @@ export const evidence: readonly EvidenceRow[] = [
     doing: 'shaking rails and panel',
     words: { sound: 'the fixings are sound', 'loose-rails': 'the rails are loose', 'torn-out': 'fixings are torn out', 'panel-sunk': 'the panel has sunk' },
     usual: { sound: 62, 'loose-rails': 17, 'torn-out': 8, 'panel-sunk': 13 },
+    sound: { sound: 0.9, 'loose-rails': 0.05, 'torn-out': 0.01, 'panel-sunk': 0.04 },
     byCause: {
       'ground-line-decay': { weights: { sound: 50, 'loose-rails': 18, 'torn-out': 8, 'panel-sunk': 24 }, because: 'the panel goes down with its post' },
       'wind-snap': { weights: { sound: 38, 'loose-rails': 20, 'torn-out': 32, 'panel-sunk': 10 }, because: 'the gust tears at both' },
@@ -410,4 +435,13 @@ export const wasted: WastedVisits = {
   because: 'the wrong part repaired brings you back once; a post changed for a loose panel is work done, but the panel holds',
 }
 
-export const diagnosis: CauseTables = { causes, priorRules, evidence, wasted }
+/** Most posts of a line that somebody was called to stand; the one that was meant has mostly failed. */
+export const sound: SoundRow = {
+  odds: { onTheLine: 3, pointedAt: 1 / 4 },
+  visits: { leftFailed: 1, mendedSound: 0.6 },
+  lean: { sound: 0.008, failedSound: 0.12, failedMedian: 0.035, failedScatter: 0.7 },
+  onPlate: { observation: 'pushPivot', value: 'at-plate', share: 0.05, instead: ['in-the-soil', 'at-ground-line', 'footing-moves', 'post-loose-in-concrete'] },
+  because: 'of posts on a line with one bad post three in four have nothing; leaving a bad one costs a visit, mending a good one the better part of one',
+}
+
+export const diagnosis: CauseTables = { causes, priorRules, evidence, wasted, sound }

@@ -1,4 +1,4 @@
-import type { FixingPart, PartList, PinPart, RepairParts, SpurPart } from '../core/tables/parts'
+import type { AnchorPart, FixingPart, PartList, PinPart, PostPart, RepairParts, SpurPart } from '../core/tables/parts'
 import { methodRows } from './methods'
 
 const MPA = 1e6
@@ -33,8 +33,38 @@ const pin: PartList<PinPart> = {
   ],
 }
 
+const square = (size: number) => ({ shape: 'rectangle', along: size, across: size }) as const
+const post: PartList<PostPart> = {
+  name: 'New post',
+  rows: [
+    { key: 'as-it-was', name: 'post of the same section' },
+    { key: 'post-75', name: '75 × 75 post', section: square(0.075) },
+    { key: 'post-100', name: '100 × 100 post', section: square(0.1) },
+    { key: 'post-125', name: '125 × 125 post', section: square(0.125) },
+    { key: 'post-150', name: '150 × 150 post', section: square(0.15) },
+    { key: 'post-200', name: '200 × 200 post', section: square(0.2) },
+  ],
+}
+
+const railFixing: PartList<FixingPart> = {
+  name: 'Rail fixings',
+  rows: [
+    { key: 'screw-5x80', name: '5 × 80 screw', kind: 'screw', diameter: 0.005, thread: 0.04 },
+    { key: 'screw-6x100', name: '6 × 100 screw', kind: 'screw', diameter: 0.006, thread: 0.055 },
+    { key: 'screw-8x120', name: '8 × 120 coach screw', kind: 'screw', diameter: 0.008, thread: 0.065 },
+  ],
+}
+
+const anchor: PartList<AnchorPart> = {
+  name: 'Anchors',
+  rows: [
+    { key: 'anchor-10x70', name: 'M10 anchor, 70 mm deep', depth: 0.07, tension: 58 * SQUARE_MILLIMETRES * 400 * MPA },
+    { key: 'anchor-12x90', name: 'M12 anchor, 90 mm deep', depth: 0.09, tension: 84.3 * SQUARE_MILLIMETRES * 400 * MPA },
+  ],
+}
+
 export const parts: RepairParts = {
-  lists: { spur, fixing, pin },
+  lists: { spur, fixing, pin, post, 'rail-fixing': railFixing, anchor },
   // L of loam a minute by hand digger, L of old concrete a minute with a breaker, minutes for a bag of 10 L.
   rates: { digging: 3.5, breaking: 0.6, mixingPerBag: 6, placingPerBag: 3 },
   methods: methodRows,

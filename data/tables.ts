@@ -18,7 +18,7 @@ export const tables: Tables = {
   causes: diagnosis,
   conditions,
   // Solid area over gross area.
-  solidity: { 'close-boarded': 1, panel: 1, 'hit-and-miss': 0.85, picket: 0.55, 'post-and-rail': 0.3, mesh: 0.15, vinyl: 1 },
+  solidity: { 'close-boarded': 1, panel: 1, 'hit-and-miss': 0.85, picket: 0.55, 'post-and-rail': 0.3, mesh: 0.15, vinyl: 1, single: 1 },
   // Kz at fence height, ASCE/SEI 7-16 Table 26.10-1.
   exposures: {
     sheltered: { name: 'Sheltered: houses, trees', factor: 0.57 },
@@ -41,6 +41,7 @@ export const tables: Tables = {
     embedment: 0.6,
     leafMass: 22,
     leafWidth: 1,
+    box: { width: 0.35, height: 0.4 },
     soil: 'firm-clay',
     ageYears: 8,
     stoneBed: 0,

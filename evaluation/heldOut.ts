@@ -1,4 +1,4 @@
-import { lean, post, type TrialCase } from './case'
+import { called, lean, post, type TrialCase } from './case'
 
 type Row = Omit<TrialCase, 'set'>
 
@@ -50,4 +50,4 @@ const rows: readonly Row[] = [
   { name: 'soft wood in soaked ground', facts: post('untreated-softwood', 'line', 8), seen: { probeAtGround: 0.02, groundAround: ['saturated'], leanPattern: 'neighbours-too', comesUpright: 'with-force', moisturePercent: 35, footingFound: 'adequate' }, truth: ['ground-line-decay', 'soft-ground'] },
 ]
 
-export const heldOut: readonly TrialCase[] = rows.map((row) => ({ ...row, set: 'held out' }))
+export const heldOut: readonly TrialCase[] = rows.map((row) => called(row, 'held out'))

@@ -1,17 +1,22 @@
 import { diagnose } from '../core/cause/diagnose'
+import { SOUND, type Sound } from '../core/cause/nextChecks'
 import { CAUSES, type Cause, type CauseTables } from '../core/cause/tables'
 import type { TrialCase } from './case'
 
+/** What a post may be judged to have: a cause, or nothing. */
+export type Judged = Cause | Sound
+const JUDGED: readonly Judged[] = [SOUND, ...CAUSES]
+
 export interface CaseResult {
   name: string
-  truth: readonly Cause[]
-  /** Causes by probability, the likeliest first. */
-  order: { cause: Cause; probability: number }[]
+  truth: readonly Judged[]
+  /** Nothing wrong, and every cause, by probability, the likeliest first. */
+  order: { cause: Judged; probability: number }[]
   settled: boolean
 }
 
 export interface CauseScore {
-  cause: Cause
+  cause: Judged
   cases: number
   first: number
   firstTwo: number
@@ -33,8 +38,13 @@ export interface Score {
 }
 
 export function resultOf({ name, truth, facts, seen }: TrialCase, tables: CauseTables): CaseResult {
-  const { causes, settled } = diagnose(facts, seen, tables)
-  return { name, truth, settled, order: causes.map(({ cause, probability }) => ({ cause, probability })) }
+  const { nothingWrong, causes, settled } = diagnose(facts, seen, tables)
+  const failed = 1 - nothingWrong.probability
+  const order: CaseResult['order'] = [
+    { cause: SOUND, probability: nothingWrong.probability },
+    ...causes.map(({ cause, probability }) => ({ cause, probability: failed * probability })),
+  ]
+  return { name, truth, settled, order: order.sort((a, b) => b.probability - a.probability) }
 }
 
 /**
@@ -48,7 +58,7 @@ export function scoreOf(cases: readonly TrialCase[], tables: CauseTables): Score
   const results = cases.map((each) => resultOf(each, tables))
   const isFirst = ({ truth, order }: CaseResult) => truth.includes(order[0]!.cause)
   const isNear = ({ truth, order }: CaseResult) => order.slice(0, 2).some(({ cause }) => truth.includes(cause))
-  const target = (truth: readonly Cause[], cause: Cause) => (truth.includes(cause) ? 1 / truth.length : 0)
+  const target = (truth: readonly Judged[], cause: Judged) => (truth.includes(cause) ? 1 / truth.length : 0)
   const squares = (result: CaseResult) =>
     result.order.reduce((sum, { cause, probability }) => sum + (probability - target(result.truth, cause)) ** 2, 0)
   const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length)
@@ -57,7 +67,7 @@ export function scoreOf(cases: readonly TrialCase[], tables: CauseTables): Score
     first: mean(results.map((each) => Number(isFirst(each)))),
     firstTwo: mean(results.map((each) => Number(isNear(each)))),
     brier: mean(results.map(squares)),
-    byCause: CAUSES.map((cause) => {
+    byCause: JUDGED.map((cause) => {
       const own = results.filter(({ truth }) => truth.includes(cause))
       return {
         cause,

@@ -1,4 +1,4 @@
-import { lean, post, type TrialCase } from './case'
+import { called, lean, post, type TrialCase } from './case'
 
 type Row = Omit<TrialCase, 'set'>
 
@@ -40,4 +40,4 @@ const rows: readonly Row[] = [
   { name: 'rot in a footing that goes too', facts: post('treated-softwood', 'line', 12), seen: { probeAtGround: 0.022, footingFound: 'small', pushPivot: 'footing-moves', comesUpright: 'with-force', tap: 'dull' }, truth: ['ground-line-decay', 'undersized-footing'] },
 ]
 
-export const tuning: readonly TrialCase[] = rows.map((row) => ({ ...row, set: 'tuning' }))
+export const tuning: readonly TrialCase[] = rows.map((row) => called(row, 'tuning'))

@@ -1,6 +1,7 @@
 import { flips, scoreOf, type Score } from '../evaluation/score'
 import { advised, drawPost, inOrder, settle } from '../evaluation/simulate'
 import { heldOut } from '../evaluation/heldOut'
+import { soundHeldOut, soundTuning } from '../evaluation/sound'
 import { tuning } from '../evaluation/tuning'
 import { LOOK_ORDER } from '../core/cause/lookOrder'
 import { diagnosis } from '../data/diagnosis'
@@ -40,8 +41,8 @@ function report(title: string, score: Score): void {
     line('  missed:', name, `(${truth.join(' and ')}):`, `${order[0]!.cause} ${order[0]!.probability.toFixed(2)}`)
 }
 
-report('Tuning, looked at while the numbers were chosen', scoreOf(tuning, diagnosis))
-report('Held out, never used for that', scoreOf(heldOut, diagnosis))
+report('Tuning, looked at while the numbers were chosen', scoreOf([...tuning, ...soundTuning], diagnosis))
+report('Held out, never used for that', scoreOf([...heldOut, ...soundHeldOut], diagnosis))
 const flipped = flips([...tuning, ...heldOut], diagnosis)
 line(`\nOne reading left out turns a settled cause into another, nothing speaking against it: ${flipped.length}`)
 for (const each of flipped) line(' ', each)

@@ -1,9 +1,18 @@
 import { plan } from '../core/plan/plan'
 import { tables } from '../data/tables'
-const job=(extra={},post={},site={},line={})=>({format:'vindex-job',version:1,name:'s',site:{exposure:'sheltered',shelter:.7,gust50:38,...site},lines:[{id:'A',kind:'close-boarded',height:1.8,gap:.05,length:24,...line,posts:Array.from({length:11},(_,i)=>({id:'A'+i,station:i*2.4,soil:'firm-clay',footing:{kind:'concrete',diameter:.25,top:.05,bottom:.6},...post}))}]}) as any
-const show=(p:any)=>{console.log('standing',p.standing.state,p.standing.leanGust?.toFixed(1),p.standing.holdingGust?.toFixed(1),'bare',p.standing.bareGust?.toFixed(1),p.standing.range, p.standing.returnYears?.toFixed(1), p.standing.says);for(const m of p.methods)console.log(' ',m.method,m.verdict,m.holdsTarget,m.leanGust?.toFixed(1),m.holdingGust?.toFixed(1),m.weakest,m.hole&&[m.hole.diameter,m.hole.depth,m.hole.rule].join(),m.concrete?.bags.count,m.concrete?.bags.exactCount.toFixed(2),m.minutes.toFixed(0),m.reasons.join('|'),m.leavesUnsolved.join())
- console.log(p.depthRules.map((r:any)=>r.rule+' '+r.depth?.toFixed(2)).join('; '), JSON.stringify(p.recommended))}
-show(plan(job(),tables).posts[5])
-show(plan(job({},{saturated:true}),tables).posts[5])
-show(plan(job({},{observations:{pushPivot:'footing-moves'}}),tables).posts[5])
-show(plan(job({},{footing:undefined,length:2.4}),tables).posts[5])
+import { trialPosts, jobOf } from '../evaluation/posts'
+for (const t of trialPosts) {
+  const p = plan(jobOf(t), tables).posts.find(p=>p.post==='P')!
+  const m = p.methods.find(m=>m.method===p.recommended?.method)
+  const bad:string[]=[]
+  const e=t.expects
+  if (p.diagnosis.state!==e.state) bad.push('STATE '+p.diagnosis.state)
+  if (e.cause && !p.diagnosis.inForce.includes(e.cause as any)) bad.push('CAUSE')
+  if (e.repair.length ? !e.repair.includes(p.recommended?.method as any) : p.recommended) bad.push('REPAIR')
+  const d=m?.hole?.depth, b=m?.concrete?.bags.count
+  if (d!==undefined && e.depth && (d<e.depth[0]-1e-9||d>e.depth[1]+1e-9)) bad.push('DEPTH')
+  if (b!==undefined && e.bags && (b<e.bags[0]||b>e.bags[1])) bad.push('BAGS')
+  if (m && m.method!=='make-safe' && m.leavesUnsolved.length) bad.push('UNSOLVED '+m.leavesUnsolved)
+  console.log((bad.length?'!! ':'   ')+t.name,'|',p.diagnosis.inForce.join('+'),'|',p.recommended?.method,m?.hole?[m.hole.diameter,d,m.hole.rule].join(' '):'',b??'',m?.concrete?.bags.exactCount.toFixed(2)??'','| leans',m?.leanGust?.toFixed(0),'over',m?.holdingGust?.toFixed(0),m?.holdsTarget,m?.parts.map(x=>x.key).join(),'| stands',p.standing.state,p.standing.holdingGust?.toFixed(0)??p.standing.range?.map(x=>x.toFixed(0)).join('-')??'',bad.join(' '))
+  if (bad.length) for (const o of p.methods) console.log('        ',o.method,o.allowed,o.leanGust?.toFixed(0),o.holdingGust?.toFixed(0),o.weakest,o.hole?.depth,o.reasons.join(';'),'unsolved',o.leavesUnsolved.join(),'min',o.minutes.toFixed(0))
+}

@@ -55,7 +55,7 @@ export function createJobView(session: Pick<JobSession, 'id' | 'job' | 'renamed'
   const previewed = ref<string>()
   const taken = computed(() => post.value?.repair?.method)
   const methodInHand = computed<MethodPlan | undefined>(() => {
-    const wanted = previewed.value ?? taken.value ?? postPlan.value?.recommended.method
+    const wanted = previewed.value ?? taken.value ?? postPlan.value?.recommended?.method
     return postPlan.value?.methods.find((method) => method.method === wanted)
   })
   /** What only one screen wants of it: steps, parts and what stands where. */

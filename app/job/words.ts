@@ -126,6 +126,7 @@ export const KIND_ITEMS = items({
   'hit-and-miss': 'Hit and miss',
   picket: 'Picket',
   'post-and-rail': 'Post and rail',
+  single: 'Single post: box or sign',
   mesh: 'Mesh',
   vinyl: 'Vinyl',
 })

@@ -2,7 +2,7 @@ import type { ObservationKey, Observations } from './observations'
 import { nextChecks, outlooks, type NextCheck, type Outlook } from './nextChecks'
 import { voicesOf } from './readings'
 import { sharesOf } from './reasons'
-import type { Cause, CauseTables, PostFact, PostFacts } from './tables'
+import { ON_PLATE, POST_FACTS, type Cause, type CauseTables, type PostFact, type PostFacts } from './tables'
 import { logOddsOf, weigh, type Weighing } from './weigh'
 
 /** Below this the leading cause is not settled. */
@@ -10,7 +10,7 @@ const SETTLED_AT = 0.6
 /** Two leaders within this factor, with different repairs, are not settled either. */
 const WITHIN_FACTOR = 2
 /** A single check that turns the judgement this often is worth making before it is called settled; a working value. */
-const TURN_CHANCE = 0.05
+const TURN_CHANCE = 0.04
 /** Two causes on different parts that both pass this are both true. */
 const BOTH_AT = 0.25
 
@@ -36,6 +36,9 @@ export interface CauseProbability {
 }
 
 export interface Diagnosis {
+  /** Chance that nothing has failed, with what speaks for (+) and against it. */
+  nothingWrong: { probability: number; evidence: Evidence[] }
+  /** Of a post that has failed: these chances are of 1 less that of {@link Diagnosis.nothingWrong}. */
   causes: CauseProbability[]
   settled: boolean
   /** Leading cause, and a second one on another part that is likely true as well. */
@@ -56,17 +59,29 @@ const DECIBANS = 10 / Math.LN10
  *   ground-line-decay over 0.9, settled
  */
 export function diagnose(facts: PostFacts, observations: Observations, tables: CauseTables): Diagnosis {
-  const seen = voicesOf(observations, tables)
+  const seen = voicesOf(observations, tables, facts.duty === ON_PLATE)
   const weighing = weigh(facts, seen, tables)
   const causes = causesOf(weighing, tables)
   const anySeen = seen.length > 0
-  const ahead = outlooks(weighing, seen, tables)
+  const ahead = outlooks(weighing, seen, observations, tables)
   return {
+    nothingWrong: { probability: weighing.sound, evidence: soundEvidence(weighing) },
     causes,
     settled: anySeen && isSettled(weighing.posterior, tables) && !mayTurn(weighing.posterior, ahead, tables),
     leading: anySeen ? leadingCauses(causes, tables) : [],
     nextChecks: nextChecks(ahead, weighing, tables),
   }
+}
+
+/** Each voice for a sound post against failed ones as they are thought of now. */
+function soundEvidence({ voices, posterior, possible }: Weighing): Evidence[] {
+  return voices
+    .map(({ source, says, column, sound }) => {
+      const failed = possible.reduce((sum, i) => sum + posterior[i]! * column[i]!, 0)
+      return { observation: source, decibans: DECIBANS * (sound - failed), says }
+    })
+    .filter(({ observation }) => !(POST_FACTS as readonly string[]).includes(observation))
+    .sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans))
 }
 
 function causesOf(weighing: Weighing, tables: CauseTables): CauseProbability[] {
@@ -116,8 +131,19 @@ function mayTurn(posterior: readonly number[], ahead: readonly Outlook[], tables
   return ahead.some(({ outcomes }) =>
     outcomes.some(({ chance, after }) => {
       if (chance < TURN_CHANCE) return false
-      const [then] = byProbability(after)
-      return then !== now && !sameRepairs(then, now, tables) && isSettled(after, tables)
+      const causes = after.slice(0, posterior.length)
+      const failed = causes.reduce((sum, each) => sum + each, 0)
+      // What a sound post would show turns no cause into another.
+      if (failed < TURN_CHANCE) return false
+      const [then] = byProbability(causes)
+      return (
+        then !== now &&
+        !sameRepairs(then, now, tables) &&
+        isSettled(
+          causes.map((each) => each / failed),
+          tables,
+        )
+      )
     }),
   )
 }

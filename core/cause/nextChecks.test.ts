@@ -6,12 +6,15 @@ import { nextChecks, outlooks, wasteOf } from './nextChecks'
 import { logLikelihoods, outcomesOf, readingFor, voicesOf } from './readings'
 import { sharesOf } from './reasons'
 import type { PostFacts } from './tables'
-import { logOddsOf, weigh } from './weigh'
+import { logOddsOf, weigh, type Weighing } from './weigh'
 
 const softwood: PostFacts = { material: 'treated-softwood', duty: 'line', ageYears: 10 }
 const causes = tables.causes
 const weighed = (seen: Observations) => weigh(softwood, voicesOf(seen, causes), causes)
-const ahead = (seen: Observations) => outlooks(weighed(seen), voicesOf(seen, causes), causes)
+const ahead = (seen: Observations) => outlooks(weighed(seen), voicesOf(seen, causes), seen, causes)
+
+/** Of every cause, and last that nothing has failed. */
+const chancesOf = ({ posterior, sound }: Weighing) => [...posterior.map((p) => (1 - sound) * p), sound]
 
 const SEEN: readonly Observations[] = [
   {},
@@ -27,20 +30,25 @@ describe('what a check may show', () => {
       expect(outcomes.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 12)
       // Smooth steps have no reading that is purely low or high.
       if (row.logistic) continue
-      for (const [i, { after }] of outcomes.entries()) {
+      for (const [i, { after }] of outcomes.slice(0, values.length).entries()) {
         const then = weighed({ ...seen, [row.observation]: readingFor(row, values[i]!) })
-        expect(after.map((p) => p.toFixed(9))).toEqual(then.posterior.map((p) => p.toFixed(9)))
+        const causesOf = (all: readonly number[]) => all.slice(0, -1).map((p) => (p / (1 - all.at(-1)!)).toFixed(9))
+        expect(causesOf(after)).toEqual(then.posterior.map((p) => p.toFixed(9)))
+        // Asking for a complaint is not hearing one.
+        const isAnswer = Object.values(row.sound).reduce((sum, share) => sum + share, 0) > 0.9
+        if (isAnswer) expect(after.at(-1)).toBeCloseTo(then.sound, 9)
       }
     }
   })
 
   it('is expected as often as the causes as they stand show it', () => {
-    const { posterior } = weighed({})
+    const { posterior, sound } = weighed({})
     const [push] = ahead({})
     const value = outcomesOf(push!.row)[1]!
     const column = logLikelihoods(push!.row, value, causes)
-    const chance = posterior.reduce((sum, p, i) => sum + p * Math.exp(column[i]!), 0)
-    expect(push!.outcomes[1]!.chance).toBeCloseTo(chance, 6)
+    const failed = posterior.reduce((sum, p, i) => sum + p * Math.exp(column[i]!), 0)
+    const chance = (1 - sound) * failed + sound * push!.row.sound[value]!
+    expect(push!.outcomes[1]!.chance).toBeCloseTo(chance, 2)
   })
 })
 
@@ -55,7 +63,7 @@ describe('the value of a check', () => {
     for (const { observation, saves } of nextChecks(all, weighing, causes)) {
       const { outcomes } = all.find(({ row }) => row.observation === observation)!
       const after = outcomes.reduce((sum, outcome) => sum + outcome.chance * waste(outcome.after), 0)
-      expect(saves).toBeCloseTo(Math.max(0, waste(weighing.posterior) - after), 9)
+      expect(saves).toBeCloseTo(Math.max(0, waste(chancesOf(weighing)) - after), 9)
     }
   })
 
@@ -65,7 +73,7 @@ describe('the value of a check', () => {
       const groups = new Set(voicesOf(seen, causes).map(({ group }) => group))
       for (const { row, outcomes } of ahead(seen).filter((each) => !groups.has(each.row.group))) {
         const after = outcomes.reduce((sum, outcome) => sum + outcome.chance * waste(outcome.after), 0)
-        expect(after, row.observation).toBeLessThanOrEqual(waste(weighed(seen).posterior) + 1e-9)
+        expect(after, row.observation).toBeLessThanOrEqual(waste(chancesOf(weighed(seen))) + 1e-9)
       }
     }
   })

@@ -1,9 +1,10 @@
-import type { ObservationKey } from './observations'
+import { holds } from '../rules'
+import type { ObservationKey, Observations } from './observations'
 import { remembered } from '../numeric/remember'
 import type { Minutes } from '../units/types'
-import { logLikelihoods, outcomesOf, type Voice } from './readings'
-import type { Cause, CauseRow, CauseTables, EvidenceRow } from './tables'
-import { exponentOf, normalised, type Weighing } from './weigh'
+import { logLikelihoods, logSound, outcomesOf, voiceOf, type Voice } from './readings'
+import type { Cause, CauseTables, EvidenceRow } from './tables'
+import { normalised, tempered, type Weighing } from './weigh'
 
 export interface NextCheck {
   observation: ObservationKey
@@ -14,7 +15,7 @@ export interface NextCheck {
   /** The same for each minute that the check takes: what the checks are ordered by. */
   gain: number
   /** The two causes that it tells apart best. */
-  separates: [Cause, Cause]
+  separates: [Cause | Sound, Cause | Sound]
   /** In one sentence. */
   why: string
 }
@@ -24,25 +25,39 @@ const ADVISED = 3
 /** Where no check alone changes the choice, the one that tells most goes first: visits for a bit of entropy. */
 const VISITS_PER_BIT = 0.01
 
-/** A check not made yet, and what is to be thought after each thing that it may show. */
+/**
+ * A check not made yet, and what is to be thought after each thing that it may show: of every cause, and last that
+ * nothing has failed.
+ */
 export interface Outlook {
   row: EvidenceRow
   outcomes: { chance: number; after: number[] }[]
 }
 
 /** Every check not made yet, with its outcomes as they are expected now. */
-export function outlooks(weighing: Weighing, seen: readonly Voice[], tables: CauseTables): Outlook[] {
-  const { possible, posterior } = weighing
+export function outlooks(
+  weighing: Weighing,
+  seen: readonly Voice[],
+  observations: Observations,
+  tables: CauseTables,
+): Outlook[] {
+  const possible = [...weighing.possible, tables.causes.length]
+  const posterior = withSound(weighing)
   return tables.evidence
-    .filter((row) => !seen.some(({ source }) => source === row.observation))
+    .filter(({ observation }) => !seen.some(({ source }) => source === observation))
+    .filter(({ askedWhen }) => !askedWhen || holds(askedWhen, { ...observations }))
     .map((row) => {
-      const { without, exponent } = besidesGroup(row, weighing, seen)
+      const company = seen.filter((voice) => voice.group === row.group)
+      const now = tempered(company, tables)
       const outcomes = outcomesOf(row).map((value) => {
-        const column = logLikelihoods(row, value, tables)
+        const voice = askedOf(voiceOf(row, value, tables), row, weighing)
+        const column = [...voice.column, voice.sound]
+        const then = tempered([...company, voice], tables)
+        const moved = (i: number) => sumAt(then, i) - sumAt(now, i)
         return {
           chance: possible.reduce((sum, i) => sum + posterior[i]! * Math.exp(column[i]!), 0),
           after: normalised(
-            without.map((weight, i) => weight + exponent * column[i]!),
+            [...weighing.logWeights, weighing.soundLog].map((weight, i) => weight + moved(i)),
             possible,
           ),
         }
@@ -53,18 +68,23 @@ export function outlooks(weighing: Weighing, seen: readonly Voice[], tables: Cau
 }
 
 /**
- * Weights as they stand beside one reading more: it tempers those of its group that are there already, and is
- * tempered with them.
+ * What a sound post would say to a check that is asked for. That somebody complains of its own accord speaks against a
+ * sound post; that one is asked what there is to complain of does not.
  */
-function besidesGroup({ group }: EvidenceRow, { logWeights }: Weighing, seen: readonly Voice[]) {
-  const company = seen.filter((voice) => voice.group === group)
-  const [now, then] = [exponentOf(company.length), exponentOf(company.length + 1)]
-  const without =
-    now === then || company.length === 0
-      ? logWeights
-      : logWeights.map((weight, i) => company.reduce((sum, { column }) => sum + (then - now) * column[i]!, weight))
-  return { without, exponent: then }
+function askedOf(voice: Voice, row: EvidenceRow, { possible, posterior }: Weighing): Voice {
+  const all = Object.values(row.sound).reduce((sum, share) => sum + share, 0)
+  if (all > SAYS_SOMETHING) return voice
+  return { ...voice, sound: Math.log(possible.reduce((sum, i) => sum + posterior[i]! * Math.exp(voice.column[i]!), 0)) }
 }
+/** Shares of a sound post that come to less than this are of complaints. */
+const SAYS_SOMETHING = 0.9
+
+/** What voices add to one cause, or behind the last to a sound post. */
+const sumAt = (voices: readonly Voice[], i: number): number =>
+  voices.reduce((sum, { column, sound }) => sum + (column[i] ?? sound), 0)
+
+/** Chances of every cause, and last that nothing has failed. */
+const withSound = ({ posterior, sound }: Weighing): number[] => [...posterior.map((each) => (1 - sound) * each), sound]
 
 /**
  * Checks not made yet, by the expected fall in the cost of repairing the wrong cause per minute.
@@ -72,7 +92,8 @@ function besidesGroup({ group }: EvidenceRow, { logWeights }: Weighing, seen: re
  * @example a post that hinges at the ground, nothing else seen: probing there comes first
  */
 export function nextChecks(ahead: readonly Outlook[], weighing: Weighing, tables: CauseTables): NextCheck[] {
-  const { possible, posterior } = weighing
+  const posterior = withSound(weighing)
+  const possible = [...weighing.possible, tables.causes.length]
   const now: Now = {
     cost: leastWaste(posterior, tables),
     entropy: entropy(posterior),
@@ -140,12 +161,13 @@ function leastWaste(posterior: readonly number[], tables: CauseTables): number {
 
 const wasteTables = new WeakMap<CauseTables, number[][]>()
 
-/** Visits wasted by cause repaired for and cause that was true. */
+/** Visits wasted by cause repaired for and cause that was true; last, by leaving the post and where it was sound. */
 export function wasteOf(tables: CauseTables): number[][] {
   const { causes, wasted } = tables
-  return remembered(wasteTables, tables, () =>
-    causes.map((mine) =>
-      causes.map((truth) => {
+  const { leftFailed, mendedSound } = tables.sound.visits
+  return remembered(wasteTables, tables, () => [
+    ...causes.map((mine) => [
+      ...causes.map((truth) => {
         if (mine === truth) return 0
         if (mine.part !== truth.part) return wasted.byPart[mine.part][truth.part]
         const shared = truth.answeredBy.filter((method) => mine.answeredBy.includes(method)).length
@@ -153,8 +175,10 @@ export function wasteOf(tables: CauseTables): number[][] {
         const same = shared === truth.answeredBy.length && shared === mine.answeredBy.length
         return same ? 0 : wasted.samePart.someRepairsShared
       }),
-    ),
-  )
+      mendedSound,
+    ]),
+    [...causes.map(() => leftFailed), 0],
+  ])
 }
 
 function entropy(probabilities: readonly number[]): number {
@@ -164,7 +188,7 @@ function entropy(probabilities: readonly number[]): number {
 /** Likely causes are compared; a check that parts two unlikely ones helps nobody. */
 const COMPARED = 4
 
-function bestParted(row: EvidenceRow, { likely, posterior }: Now, tables: CauseTables): [CauseRow, CauseRow] {
+function bestParted(row: EvidenceRow, { likely, posterior }: Now, tables: CauseTables): [Told, Told] {
   let best: [number, number] = [likely[0]!, likely[1] ?? likely[0]!]
   let most = -1
   for (const [x, a] of likely.entries()) {
@@ -176,14 +200,21 @@ function bestParted(row: EvidenceRow, { likely, posterior }: Now, tables: CauseT
       }
     }
   }
-  return [tables.causes[best[0]]!, tables.causes[best[1]]!]
+  const told = (i: number): Told => tables.causes[i] ?? SOUND_POST
+  return [told(best[0]), told(best[1])]
 }
+
+/** What a check tells apart: causes, or a cause from a post in which nothing has failed. */
+export const SOUND = 'nothing-wrong'
+export type Sound = typeof SOUND
+type Told = { key: Cause | Sound; short: string }
+const SOUND_POST: Told = { key: SOUND, short: 'a sound post' }
 
 /** Half the sum of the differences of two causes' likelihoods: 0 alike, 1 never the same. */
 function distanceOf(row: EvidenceRow, a: number, b: number, tables: CauseTables): number {
   return (
     outcomesOf(row).reduce((sum, value) => {
-      const column = logLikelihoods(row, value, tables)
+      const column = [...logLikelihoods(row, value, tables), logSound(row, value)]
       return sum + Math.abs(Math.exp(column[a]!) - Math.exp(column[b]!))
     }, 0) / 2
   )
@@ -192,7 +223,7 @@ function distanceOf(row: EvidenceRow, a: number, b: number, tables: CauseTables)
 /** Fewer visits than this are not spoken of. */
 const WORTH_SAYING = 0.005
 
-function whyOf({ doing, minutes }: EvidenceRow, [a, b]: [CauseRow, CauseRow], saves: number): string {
+function whyOf({ doing, minutes }: EvidenceRow, [a, b]: [Told, Told], saves: number): string {
   const sentence = `${doing[0]!.toUpperCase()}${doing.slice(1)} tells ${a.short} from ${b.short}`
   const time = `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`
   return saves < WORTH_SAYING

@@ -21,6 +21,8 @@ export function diagnosisPage(tables: CauseTables, conditions: readonly Conditio
         answeredBy.join(', '),
       ]),
     ),
+    '## Nothing wrong',
+    soundWords(tables),
     '## What the post is',
     table(
       ['known', 'causes', 'times', 'because'],
@@ -46,6 +48,16 @@ export function diagnosisPage(tables: CauseTables, conditions: readonly Conditio
   ].join('\n\n')
 }
 
+function soundWords({ sound }: CauseTables): string {
+  const { odds, visits, lean } = sound
+  const leave = visits.leftFailed / (visits.leftFailed + visits.mendedSound)
+  const mm = (slope: number) => `${slope * 1e3} mm`
+  return [
+    `That nothing has failed stands above the causes: odds ${odds.onTheLine} to 1 for a post on a line that somebody was called to, 1 to ${1 / odds.pointedAt} for the post that was meant, because ${sound.because}. A post is left as it is when the chance of that is over ${leave}.`,
+    `A lean tells sound from failed by how far it is: of sound posts half-normal with ${mm(lean.sound)} in a metre, of failed ones log-normal about ${mm(lean.failedMedian)}, with ${100 * lean.failedSound} in 100 of the former. What somebody complains of speaks against a sound post; being asked for it does not.`,
+  ].join(' ')
+}
+
 function evidenceOf(row: EvidenceRow, tables: CauseTables): string[] {
   const values = Object.keys(row.usual)
   const cells = (weights: Readonly<Record<string, number>>) => values.map((value) => String(weights[value]))
@@ -58,7 +70,11 @@ function evidenceOf(row: EvidenceRow, tables: CauseTables): string[] {
     [`${row.minutes} min; group: ${row.group}.`, howRead(row)].filter(Boolean).join(' '),
     table(
       ['in 100 of', ...values.map((value) => row.words[value] ?? value), 'because'],
-      [['all other causes', ...cells(row.usual), ''], ...rows],
+      [
+        ['sound posts', ...values.map((value) => String(Math.round(1e4 * (row.sound[value] ?? 0)) / 100)), ''],
+        ['all other causes', ...cells(row.usual), ''],
+        ...rows,
+      ],
     ),
   ]
 }

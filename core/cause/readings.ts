@@ -13,27 +13,40 @@ export interface Voice {
   says: string
   /** ln of the likelihood under every cause, in the tables' order. */
   column: readonly number[]
+  /** The same where nothing has failed. */
+  sound: number
 }
 
 /** The voices of all readings; blank answers have none. */
-export function voicesOf(observations: Observations, tables: CauseTables): Voice[] {
+export function voicesOf(observations: Observations, tables: CauseTables, isOnPlate = false): Voice[] {
   return tables.evidence.flatMap((row) => {
     const reading = observations[row.observation]
     if (reading === undefined) return []
     if (row.logistic) return [logisticVoice(row, numberOf(reading), tables)]
-    return valuesOf(reading, row).map((value) => voiceOf(row, value, tables))
+    return valuesOf(reading, row).map((value) => voiceOf(row, value, tables, isOnPlate))
   })
 }
 
 /** What is said by one value of a row. */
-export function voiceOf(row: EvidenceRow, value: string, tables: CauseTables): Voice {
+export function voiceOf(row: EvidenceRow, value: string, tables: CauseTables, isOnPlate = false): Voice {
   return {
     source: row.observation,
     group: row.group,
     says: row.words[value] ?? value,
     column: logLikelihoods(row, value, tables),
+    sound: isOnPlate ? logOnPlate(row, value, tables) : logSound(row, value),
   }
 }
+
+/** A post on a plate turns there or nowhere. */
+function logOnPlate(row: EvidenceRow, value: string, { sound: { onPlate } }: CauseTables): number {
+  if (row.observation !== onPlate.observation) return logSound(row, value)
+  if (onPlate.instead.includes(value)) return Math.log(FLOOR)
+  return value === onPlate.value ? Math.log(onPlate.share) : logSound(row, value)
+}
+
+/** ln P(value) on a post in which nothing has failed. */
+export const logSound = (row: EvidenceRow, value: string): number => Math.log(Math.max(FLOOR, row.sound[value] ?? 0))
 
 /** Values that a check may come to, with those that tell nothing left out. */
 export const outcomesOf = (row: EvidenceRow): string[] =>
@@ -67,7 +80,32 @@ function logisticVoice(row: EvidenceRow, reading: number, tables: CauseTables): 
         (1 - high) * Math.exp(logLikelihoods(row, 'low', tables)[i]!),
     ),
   )
-  return { source: row.observation, group: row.group, says: row.words[high >= 0.5 ? 'high' : 'low']!, column }
+  const common = { source: row.observation, group: row.group, says: row.words[high >= 0.5 ? 'high' : 'low']! }
+  if (row.observation === 'lean') return { ...common, ...asDensity(column, reading, tables) }
+  const sound = Math.log(high * (row.sound.high ?? 0) + (1 - high) * (row.sound.low ?? 0))
+  return { ...common, column, sound }
+}
+
+/**
+ * A lean tells a sound post from a failed one by how far it is off plumb, not by a step: densities in its place. Among
+ * causes it counts as it did.
+ *
+ * @source half-normal for sound posts, log-normal with a share of sound ones for failed posts: working values
+ */
+function asDensity(column: readonly number[], lean: number, { causes, sound }: CauseTables) {
+  const { sound: spread, failedSound, failedMedian, failedScatter } = sound.lean
+  const upright = (Math.sqrt(2 / Math.PI) / spread) * Math.exp(-((lean / spread) ** 2) / 2)
+  // A density over ln needs a lean; under half a millimetre in a metre nobody reads one.
+  const read = Math.max(lean, 5e-4)
+  const logs = Math.log(read / failedMedian) / failedScatter
+  const leaning = Math.exp(-(logs ** 2) / 2) / (read * failedScatter * Math.sqrt(2 * Math.PI))
+  const failed = failedSound * upright + (1 - failedSound) * leaning
+  const commonness = causes.reduce((sum, { prior }) => sum + prior, 0)
+  const mean = column.reduce((sum, each, i) => sum + causes[i]!.prior * Math.exp(each), 0) / commonness
+  return {
+    column: column.map((each) => each - Math.log(mean) + Math.log(failed)),
+    sound: Math.log(Math.max(upright, Number.MIN_VALUE)),
+  }
 }
 
 /**
@@ -81,7 +119,7 @@ export function logLikelihoods(row: EvidenceRow, value: string, tables: CauseTab
     tables.causes.map(({ key }) => {
       const weights = row.byCause[key]?.weights ?? row.usual
       const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0)
-      return Math.log(Math.max(FLOOR, (weights[value] ?? 0) / total))
+      return Math.log(Math.max(row.floor ?? FLOOR, (weights[value] ?? 0) / total))
     }),
   )
 }

@@ -40,6 +40,9 @@ export interface CauseRow {
   because: string
 }
 
+/** Duty of a post that stands on a plate. */
+export const ON_PLATE = 'plate-mounted'
+
 /** What is known of a post before it is looked at. */
 export const POST_FACTS = ['material', 'duty', 'ageYears'] as const
 export type PostFact = (typeof POST_FACTS)[number]
@@ -57,6 +60,8 @@ export interface PostFacts {
   material: string
   duty: string
   ageYears: number
+  /** The post that somebody was called for. */
+  pointedAt?: boolean
 }
 
 /** How often a value is seen under a cause: relative weights, normalised when used. */
@@ -83,11 +88,17 @@ export interface EvidenceRow {
   bands?: readonly Band[]
   /** Or it counts for `low` and `high` by a smooth step: half and half at the middle. */
   logistic?: { middle: number; width: number }
+  /** It can only be looked at where this was seen; always when absent. */
+  askedWhen?: Rule
+  /** Least share of a value that can be, where one is rarer than others are. */
+  floor?: number
   /** Values that tell nothing. */
   silent?: readonly string[]
   /** In words, for the reasons. */
   words: Readonly<Record<string, string>>
   usual: Readonly<Record<string, number>>
+  /** How often it is seen on a post in which nothing has failed: shares of 1, of a complaint how often one is made. */
+  sound: Readonly<Record<string, number>>
   byCause: Partial<Record<Cause, ValueWeights>>
 }
 
@@ -100,7 +111,21 @@ export interface WastedVisits {
   because: string
 }
 
+/** What is thought of a post in which nothing has failed. */
+export interface SoundRow {
+  /** Odds that nothing has failed, of a post on a line that somebody was called to, and of the one that was meant. */
+  odds: { onTheLine: number; pointedAt: number }
+  /** Visits wasted by leaving a failed post, and by mending a sound one. */
+  visits: { leftFailed: number; mendedSound: number }
+  /** Lean of sound and of failed posts, as densities, metres for each metre. */
+  lean: { sound: number; failedSound: number; failedMedian: number; failedScatter: number }
+  /** What a post on a plate shows in place of the usual. */
+  onPlate: { observation: ObservationKey; value: string; share: number; instead: readonly string[] }
+  because: string
+}
+
 export interface CauseTables {
+  sound: SoundRow
   causes: readonly CauseRow[]
   priorRules: readonly PriorRule[]
   evidence: readonly EvidenceRow[]

@@ -2,7 +2,7 @@ import { holds } from '../rules'
 import type { CauseTables, PostFacts } from './tables'
 import type { Voice } from './readings'
 
-/** Exponent of a group in which more than one reading says partly the same thing. */
+/** Exponent of each of several readings that tell as much as one another of partly the same thing. */
 const TEMPERED = 0.6
 
 export interface Weighing {
@@ -16,8 +16,12 @@ export interface Weighing {
   voices: Voice[]
   /** ln of the weight of each cause after everything. */
   logWeights: number[]
-  /** By cause; 0 where it cannot be. */
+  /** By cause, of posts that have failed; 0 where it cannot be. */
   posterior: number[]
+  /** ln of the weight of a post in which nothing has failed, on the scale of `logWeights`. */
+  soundLog: number
+  /** Chance that nothing has failed. */
+  sound: number
 }
 
 /**
@@ -33,9 +37,31 @@ export function weigh(facts: PostFacts, seen: readonly Voice[], tables: CauseTab
   )
   const possible = tables.causes.flatMap((_cause, i) => (impossible[i] === undefined ? [i] : []))
   const base = tables.causes.map(({ prior }) => Math.log(prior))
-  const voices = [...factVoices(facts, tables), ...tempered(seen)]
-  const logWeights = base.map((weight, i) => voices.reduce((sum, { column }) => sum + column[i]!, weight))
-  return { possible, impossible, base, voices, logWeights, posterior: normalised(logWeights, possible) }
+  const known = factVoices(facts, tables)
+  const voices = [...known, ...tempered(seen, tables)]
+  const logsAfter = (heard: readonly Voice[]) =>
+    base.map((weight, i) => heard.reduce((sum, { column }) => sum + column[i]!, weight))
+  const logWeights = logsAfter(voices)
+  const failed = logSum(logsAfter(known), possible)
+  const { onTheLine, pointedAt } = tables.sound.odds
+  const odds = facts.pointedAt ? pointedAt : onTheLine
+  const soundLog = voices.reduce((sum, { sound }) => sum + sound, Math.log(odds) + failed)
+  return {
+    possible,
+    impossible,
+    base,
+    voices,
+    logWeights,
+    posterior: normalised(logWeights, possible),
+    soundLog,
+    sound: 1 / (1 + Math.exp(logSum(logWeights, possible) - soundLog)),
+  }
+}
+
+/** ln of a sum of weights given by their logarithms. */
+function logSum(logWeights: readonly number[], of: readonly number[]): number {
+  const largest = Math.max(...of.map((i) => logWeights[i]!))
+  return largest + Math.log(of.reduce((sum, i) => sum + Math.exp(logWeights[i]! - largest), 0))
 }
 
 function factVoices(facts: PostFacts, tables: CauseTables): Voice[] {
@@ -45,17 +71,55 @@ function factVoices(facts: PostFacts, tables: CauseTables): Voice[] {
       source: fact,
       says: because,
       column: tables.causes.map(({ key }) => (causes.includes(key) ? Math.log(factor) : 0)),
+      // What the post is tells one failure from another; it says nothing of whether there is one.
+      sound: 0,
     }))
 }
 
-/** Exponent of each of so many readings of one group. */
-export const exponentOf = (company: number): number => (company > 1 ? TEMPERED : 1)
+/**
+ * Exponents of the readings of one group, which say partly the same thing. Of readings that tell as much, each counts
+ * 0.6; one that tells next to nothing takes nothing from another.
+ *
+ * @param columns of the group, in any order
+ */
+export function exponentsOf(columns: readonly (readonly number[])[], { causes }: CauseTables): number[] {
+  if (columns.length < 2) return columns.map(() => 1)
+  const tells = columns.map((column) => spreadOf(column, causes))
+  const all = tells.reduce((sum, each) => sum + each, 0)
+  return tells.map((own) => {
+    if (own === 0) return TEMPERED
+    return TEMPERED + (1 - TEMPERED) * Math.max(0, 1 - (all - own) / own)
+  })
+}
+
+/** How far a reading parts the causes: variance of its logarithm over them, by their commonness. */
+function spreadOf(column: readonly number[], causes: CauseTables['causes']): number {
+  let [weight, sum, squares] = [0, 0, 0]
+  for (let i = 0; i < causes.length; i++) {
+    const { prior } = causes[i]!
+    weight += prior
+    sum += prior * column[i]!
+    squares += prior * column[i]! ** 2
+  }
+  return Math.max(0, squares / weight - (sum / weight) ** 2)
+}
 
 /** Readings in company of their group weigh less. */
-function tempered(seen: readonly Voice[]): Voice[] {
+export function tempered(seen: readonly Voice[], tables: CauseTables): Voice[] {
+  const groups = new Map<string | undefined, Voice[]>()
+  for (const voice of seen) groups.set(voice.group, [...(groups.get(voice.group) ?? []), voice])
+  const exponents = new Map<Voice, number>()
+  for (const voices of groups.values()) {
+    const found = exponentsOf(
+      voices.map(({ column }) => column),
+      tables,
+    )
+    voices.forEach((voice, i) => exponents.set(voice, found[i]!))
+  }
   return seen.map((voice) => {
-    const exponent = exponentOf(seen.filter((other) => other.group === voice.group).length)
-    return exponent === 1 ? voice : { ...voice, column: voice.column.map((each) => exponent * each) }
+    const exponent = exponents.get(voice)!
+    if (exponent === 1) return voice
+    return { ...voice, column: voice.column.map((each) => exponent * each), sound: exponent * voice.sound }
   })
 }
 

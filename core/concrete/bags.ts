@@ -65,6 +65,8 @@ export interface BagOrder {
   /** Whole bags to buy, of mix or of cement and ballast together; none from the lorry. */
   count: number
   exactCount: number
+  /** What the order is short of by measure, m³: the over-dig or the fill's top gives it. */
+  short?: CubicMetres
   /** Water for the whole bags by the label, or to add to the batches, m³. */
   water: CubicMetres
   /** Water that the rule of this filling gives, m³: a third of the hole for water-first. */
@@ -110,11 +112,26 @@ function baggedOrder(
   post: Section | undefined,
 ): BagOrder {
   const exactCount = concrete / mix.yields
-  const count = wholeUp(exactCount)
+  const count = wholeBags(exactCount)
   const water = count * (filling.water === 'on-top' ? mix.waterOnTop! : mix.waterMixed)
   const ruleWater = filling.water === 'third-of-hole' ? thirdOfHole(hole, post) : water
   const extra = count > 0 ? (ruleWater - water) / count : 0
-  return { count, exactCount, water, ruleWater, strength: strengthWithWater(mix, extra) }
+  const short = exactCount > count + 1e-9 ? { short: (exactCount - count) * mix.yields } : {}
+  return { count, exactCount, ...short, water, ruleWater, strength: strengthWithWater(mix, extra) }
+}
+
+/** Nobody opens a bag for a hair: up to this share of the whole. */
+const A_HAIR = 0.03
+
+/**
+ * Bags to buy.
+ *
+ * @example wholeBags(3.09) // 3: short by a hair
+ * @example wholeBags(3.1) // 4
+ */
+export function wholeBags(exact: number): number {
+  const fewer = Math.floor(exact)
+  return fewer >= 1 && exact - fewer <= A_HAIR * exact ? fewer : wholeUp(exact)
 }
 
 function batchedOrder(concrete: CubicMetres, { ratio, waterCement, moisture }: BatchMix): BagOrder {

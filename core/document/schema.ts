@@ -1,4 +1,4 @@
-import { array, lazy, mixed, number, string } from 'yup'
+import { array, lazy, mixed, number, string, type InferType } from 'yup'
 import {
   INSTRUMENTS,
   MEASURED,
@@ -109,6 +109,14 @@ const partsSchema = typed<Record<string, string> | undefined>(
     return record(Object.fromEntries(kinds.map((kind) => [kind, partKey(kind).required(`the key of a ${kind}`)])))
   }),
 )
+/** What was set of the hole of each method, by its key: comparing stays true after one was changed. */
+const holesSchema = typed<Record<string, InferType<typeof holeSchema>> | undefined>(
+  lazy((value: unknown) => {
+    if (value === undefined) return mixed().notRequired()
+    const keys = typeof value === 'object' && value !== null ? Object.keys(value) : []
+    return record(Object.fromEntries(keys.map((key) => [key, holeSchema.required()])))
+  }),
+)
 export const repairSchema = record({
   method: tableKey('method', ({ parts }: Tables) => parts.methods),
   mix: tableKey('mix', ({ mixes }: Tables) => mixes),
@@ -118,7 +126,9 @@ export const repairSchema = record({
   fixing: partKey('fixing'),
   pin: partKey('pin'),
   parts: partsSchema,
+  // Of the method in hand, as older files have it; `holes` stands before it.
   hole: holeSchema.optional(),
+  holes: holesSchema,
 })
 
 const readingNote = {
@@ -176,8 +186,12 @@ export const postSchema = record({
   saturated: flag(),
   footing: footingSchema.optional(),
   gate: gateSchema.optional(),
+  /** What a single post carries: a letter box, a sign. */
+  box: part({ width: needed(0.05, 3, 'm'), height: needed(0.05, 3, 'm') }),
   steadyLoad: part({ pressure: needed(0, 20_000, 'Pa'), height: needed(0.05, 4, 'm') }),
   observations: observationsSchema,
+  /** The post that somebody was called for. */
+  pointedAt: flag(),
   conditions: listOfAtMost(LIMITS.conditions, 'conditions', text(LONGEST.key).defined()),
   judgement: judgementSchema.optional(),
   readings: listOfAtMost(LIMITS.readings, 'readings', readingSchema),

@@ -30,7 +30,7 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   const shape: HoleShape = { shape: 'round', diameter, depth, stoneBed, fillTop }
   const over = overdig('post-hole-digger', soil.overdig)
   const section = fill.castIn?.section
-  const volumes = holeVolumes({
+  const ofHole = holeVolumes({
     hole: shape,
     post: section,
     insets: insetsOf(fill, hole),
@@ -38,6 +38,8 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
     ground: soil.kind,
     leftBy: fill.leftBy,
   })
+  // Beside an old block the room is what was taken out of it: nothing is dug for it.
+  const volumes = fill.room === undefined ? ofHole : { ...ofHole, concrete: fill.room, hole: 0, spoil: 0 }
   const order = bagOrder(volumes.concrete, mix, filling, shape, section)
   const { along, across } = section ? sectionSize(section) : { along: 0, across: 0 }
   const cover = coverOf(diameter, along, across)

@@ -5,13 +5,17 @@ import { designHole, holeSegments } from '../repair/hole'
 import { linkOnGustScale } from '../repair/links'
 import type { DepthRulePlan } from './types'
 
+/** The method whose hole every school is asked about. */
+const NEW_POST = 'new-post-concrete'
+
 /** Every school of depth on the scale of gusts, for the hole of a new post. */
 export function planDepthRules(context: PostContext): DepthRulePlan[] {
   const { soil, along, scale } = context
-  const hole = designHole(context)
+  const hole = designHole(context, NEW_POST)
+  const above = hole.fillTop > 0 ? { bottom: hole.fillTop, width: along } : undefined
   return depthRules.map(({ rule, name, assumes, depth }): DepthRulePlan => {
     if (!soil) return { rule, name, assumes: context.noFigure!.advice, depth: null }
-    const bottom = depth(context.depthQuestion(soil, hole.diameter))
+    const bottom = depth(context.depthQuestion(soil, hole.diameter, above))
     if (bottom === null) {
       const why =
         soil.lateral === null && rule === 'code-formula'

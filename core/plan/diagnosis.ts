@@ -1,19 +1,19 @@
 import { conditionsOf } from '../cause/conditions'
 import { diagnose, type Diagnosis } from '../cause/diagnose'
+import { MUST_ANSWER, stateOf } from '../cause/state'
 import type { Cause } from '../cause/tables'
 import type { PostContext } from '../repair/context'
 import { markFlags } from '../document/marks'
 import type { PostPlan } from './types'
 
-/** A cause this likely must be answered, or the method says that it is not. */
-const MUST_ANSWER = 0.25
 /** Sheltered no more than this, a line stands in the wind. */
 const SHELTERED = 0.7
 
 /** What failed and what made it fail; what stops the work; what helped the failure along. */
 export function planDiagnosis(context: PostContext): PostPlan['diagnosis'] {
   const { post, line, site, tables } = context
-  const facts = { material: post.material, duty: post.duty, ageYears: post.ageYears }
+  const { material, duty, ageYears, isPointedAt: pointedAt } = post
+  const facts = { material, duty, ageYears, pointedAt }
   const judged = diagnose(facts, post.observations, tables.causes)
   const { observations, saturated } = post
   const conditionFacts = {
@@ -36,12 +36,21 @@ export function planDiagnosis(context: PostContext): PostPlan['diagnosis'] {
 }
 
 /** What was found on digging stands before what a person said, and that before what the readings say. */
-function decided(judged: Diagnosis, { post }: PostContext): Pick<PostPlan['diagnosis'], 'inForce' | 'decidedBy'> {
+function decided(
+  judged: Diagnosis,
+  { post, tables }: PostContext,
+): Pick<PostPlan['diagnosis'], 'inForce' | 'decidedBy' | 'state'> {
   const { found, overruled } = post.judgement ?? {}
-  if (found) return { inForce: [found.cause as Cause], decidedBy: 'digging' }
-  if (overruled) return { inForce: [overruled.cause as Cause], decidedBy: 'technician' }
-  const likely = judged.causes.filter(({ probability }) => probability >= MUST_ANSWER).map(({ cause }) => cause)
-  return { inForce: judged.leading.length > 0 ? likely : [], decidedBy: 'readings' }
+  const said = { state: 'failed' } as const
+  if (found) return { ...said, inForce: [found.cause as Cause], decidedBy: 'digging' }
+  if (overruled) return { ...said, inForce: [overruled.cause as Cause], decidedBy: 'technician' }
+  const sound = judged.nothingWrong.probability
+  const anySeen = judged.leading.length > 0
+  const likely = judged.causes
+    .filter(({ probability }) => (1 - sound) * probability >= MUST_ANSWER)
+    .map(({ cause }) => cause)
+  const state = stateOf({ sound, anySeen, likely }, false, tables.causes)
+  return { state, inForce: state === 'failed' ? likely : [], decidedBy: 'readings' }
 }
 
 /** What stops the ordinary flow, and whom to call. */

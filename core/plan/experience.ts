@@ -31,12 +31,7 @@ export function withHistory(
   return { line: { ...line, experience: { ...line.experience, ground: learned.median } }, learned }
 }
 
-function typicalLean(
-  site: ResolvedSite,
-  line: ResolvedLine,
-  tables: Tables,
-  memory: GroundMemory,
-): number | undefined {
+function typicalLean(site: ResolvedSite, line: ResolvedLine, tables: Tables, memory: GroundMemory): number | undefined {
   const gusts = line.posts
     .map((post) => {
       const context = postContext(site, line, post, tables, memory)

@@ -1,3 +1,5 @@
+import { SOUND } from '../cause/nextChecks'
+import { POST_STATES } from '../cause/state'
 import { CAUSES } from '../cause/tables'
 import { OBSERVATION_KEYS } from '../cause/observations'
 import { PLAN_FORMAT, PLAN_VERSION } from './types'
@@ -30,9 +32,18 @@ const link = object({
   'lean?': endless('m/s'),
   'code?': endless('m/s'),
   'over?': endless('m/s'),
+  'bare?': endless('m/s by the bare formulas'),
   returnYears: endless('years'),
   'because?': text,
 })
+
+const thresholds = {
+  'leanGust?': endless('m/s'),
+  'leanReturnYears?': endless('years'),
+  'holdingGust?': endless('m/s'),
+  'returnYears?': endless('years'),
+  'bareGust?': endless('m/s by the bare formulas'),
+}
 
 const evidence = object({
   observation: { enum: [...new Set([...OBSERVATION_KEYS, 'material', 'duty', 'ageYears'])] },
@@ -41,6 +52,7 @@ const evidence = object({
 })
 
 const diagnosis = object({
+  nothingWrong: object({ probability: { type: 'number', minimum: 0, maximum: 1 }, evidence: listOf(evidence) }),
   causes: listOf(
     object({
       cause,
@@ -56,6 +68,7 @@ const diagnosis = object({
   leading: listOf(cause),
   redFlags: texts,
   cleared: flag,
+  state: { enum: [...POST_STATES] },
   inForce: listOf(cause),
   decidedBy: { enum: ['readings', 'technician', 'digging'] },
   conditions: listOf(object({ condition: text, name: text, advice: text, from: { enum: ['readings', 'person'] } })),
@@ -66,7 +79,7 @@ const diagnosis = object({
       minutes: number('min'),
       saves: number('visits'),
       gain: number('visits per minute'),
-      separates: listOf(cause),
+      separates: listOf({ enum: [...CAUSES, SOUND] }),
       why: text,
     }),
   ),
@@ -97,6 +110,7 @@ const concrete = object({
   bags: object({
     count: { type: 'integer' },
     exactCount: number('bags'),
+    'short?': number('m³ short by measure'),
     water: number('m³'),
     ruleWater: number('m³'),
     strength: number('Pa'),
@@ -116,7 +130,7 @@ const method = object({
   reasons: texts,
   links: listOf(link),
   'weakest?': text,
-  'holdingGust?': endless('m/s'),
+  ...thresholds,
   holdsTarget: flag,
   'hole?': hole,
   'concrete?': concrete,
@@ -133,7 +147,14 @@ const post = object({
   wind: object({ coefficient: number(''), force: number('N'), height: number('m'), gust: number('m/s') }),
   'gate?': object({ moment: number('N m'), 'hingeForce?': number('N') }),
   diagnosis,
-  standing: object({ links: listOf(link), 'weakest?': text, 'holdingGust?': endless('m/s') }),
+  standing: object({
+    state: { enum: ['holds', 'range', 'moves', 'given-way', 'not-known'] },
+    links: listOf(link),
+    'weakest?': text,
+    ...thresholds,
+    'range?': listOf(endless('m/s, least and most')),
+    'says?': text,
+  }),
   methods: listOf(method),
   depthRules: listOf(
     object({
@@ -147,7 +168,7 @@ const post = object({
       'returnYears?': endless('years'),
     }),
   ),
-  recommended: object({ method: text, 'diameter?': number('m'), 'depth?': number('m'), because: text }),
+  'recommended?': object({ method: text, 'diameter?': number('m'), 'depth?': number('m'), because: text }),
 })
 
 /** JSON Schema of what `plan()` returns, as the shell and the routes write it. */
@@ -157,7 +178,14 @@ export const planJsonSchema: JsonSchema = {
   ...object({
     format: { const: PLAN_FORMAT },
     version: { const: PLAN_VERSION },
-    target: object({ gust: number('m/s'), returnYears: number('years'), gust50: number('m/s') }),
+    target: object({
+      gust: number('m/s'),
+      returnYears: number('years'),
+      leanGust: number('m/s'),
+      leanReturnYears: number('years'),
+      gust50: number('m/s'),
+    }),
+    experience: object({ ground: number('share'), part: number('share'), byLine: { type: 'object' } }),
     assumed: listOf(object({ post: { type: ['string', 'null'] }, key: text, value: {}, why: text })),
     posts: listOf(post),
   }),

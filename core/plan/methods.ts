@@ -2,11 +2,13 @@ import type { Cause } from '../cause/tables'
 import { workMinutes } from '../day/minutes'
 import type { PostContext } from '../repair/context'
 import { linkOnGustScale, weakestLink } from '../repair/links'
-import { methodRow, type Choice, type Design, type RepairMethod, type Verdict } from '../repair/method'
+import { methodRow, type Check, type Choice, type Design, type RepairMethod, type Verdict } from '../repair/method'
+import { isBroken, softAtGround } from '../repair/standing'
 import { row, type Tables } from '../tables/tables'
 import type { CubicMetres } from '../units/types'
+import { gustOfReturnPeriod, returnPeriodOfGust, returnPeriodWords } from '../wind/returnPeriod'
 import { planConcrete } from './concrete'
-import { onBothThresholds } from './thresholds'
+import { onBothThresholds, type Thresholds } from './thresholds'
 import type { ConcretePlan, MethodPlan, PostPlan } from './types'
 
 /** Every method on one post; refused ones stay with their reasons. Best first. */
@@ -15,19 +17,41 @@ export function planMethods(
   context: PostContext,
   diagnosis: PostPlan['diagnosis'],
 ): MethodPlan[] {
-  return methods.map((method) => planMethod(method, context, diagnosis)).sort(byUse)
+  return methods.map((method) => planMethod(method, context, diagnosis)).sort(order(context, methods, diagnosis))
 }
 
-/** Allowed, holding, leaving nothing unsolved, quickest; the order is said on the screen. */
-function byUse(a: MethodPlan, b: MethodPlan): number {
-  return (
+/**
+ * Answers every cause in force; does not lean most years; keeps what is sound; holds both targets; quickest. Refused ones stand last, and what
+ * answers nothing stands behind what answers something.
+ */
+function order(context: PostContext, methods: readonly RepairMethod[], { inForce }: PostPlan['diagnosis']) {
+  const sound = soundParts(context, inForce)
+  const takesOut = new Map(methods.map((each) => [each.key, each.takesOut.filter((part) => sound.has(part)).length]))
+  return (a: MethodPlan, b: MethodPlan): number =>
     Number(b.allowed) - Number(a.allowed) ||
     Number(b.holdingGust !== undefined) - Number(a.holdingGust !== undefined) ||
-    Number(b.holdsTarget) - Number(a.holdsTarget) ||
     a.leavesUnsolved.length - b.leavesUnsolved.length ||
+    Number(leansMostYears(a)) - Number(leansMostYears(b)) ||
+    takesOut.get(a.method)! - takesOut.get(b.method)! ||
+    Number(b.holdsTarget) - Number(a.holdsTarget) ||
     a.minutes - b.minutes
-  )
 }
+
+/** What has to be set upright again every other winter is no repair as long as there is another. */
+const leansMostYears = ({ leanReturnYears = Infinity }: MethodPlan): boolean => leanReturnYears < MOST_YEARS
+const MOST_YEARS = 2
+
+/** What of the post has nothing wrong with it, and would be a pity to take out. */
+function soundParts(context: PostContext, inForce: readonly Cause[]): ReadonlySet<'post' | 'footing'> {
+  const parts = new Set(inForce.map((cause) => row(context.tables.causes.causes, cause).part))
+  const sound = new Set<'post' | 'footing'>()
+  if (!parts.has('wood') && !parts.has('metal') && !isBroken(context) && softAtGround(context) <= SOUND_WOOD)
+    sound.add('post')
+  if (!parts.has('ground') && context.post.footing?.kind === 'concrete') sound.add('footing')
+  return sound
+}
+/** Soft skin that sound wood may have, m. */
+const SOUND_WOOD = 0.005
 
 /** A method with the parts that it is made with on this post. */
 export interface DesignedMethod {
@@ -36,28 +60,55 @@ export interface DesignedMethod {
   verdict: Verdict
 }
 
-/** The first of a method's variants that is allowed; where none is, the first with its reasons. */
+/**
+ * The first of a method's variants that is allowed and holds both targets; else of those that are allowed the one that
+ * comes nearest to them; where none is, the first with its reasons.
+ */
 export function designMethod(method: RepairMethod, context: PostContext): DesignedMethod {
-  let first: DesignedMethod | undefined
+  let best: DesignedMethod | undefined
+  let rank = -Infinity
   for (const choice of method.variants(context)) {
     const design = method.design(context, choice)
     const designed = { choice, design, verdict: method.verdict(context, design) }
-    if (designed.verdict.verdict === 'allowed') return designed
-    first ??= designed
+    const isAllowed = designed.verdict.verdict === 'allowed'
+    const of = isAllowed ? nearness(context, thresholdsOf(design, context)) : -1
+    if (of > rank) [best, rank] = [designed, of]
+    if (rank >= HOLDS) break
   }
-  return first!
+  return best!
 }
 
+function thresholdsOf({ links }: Design, { scale }: PostContext): Thresholds {
+  return onBothThresholds(
+    links.map((capacity) => linkOnGustScale(capacity, scale)),
+    scale.gust50,
+  )
+}
+
+/** Share of both targets that is held; of one that holds nothing of its own, none. */
+function nearness({ targetGust, leanTargetGust }: PostContext, { holdingGust = 0, leanGust = Infinity }: Thresholds) {
+  return Math.min(holdingGust / targetGust, leanGust / leanTargetGust)
+}
+const HOLDS = 1
+
+/** Goes over at the target's gust at least, and leans at the lean target's at least. */
+const holds = (context: PostContext, thresholds: Thresholds): boolean =>
+  thresholds.holdingGust !== undefined && nearness(context, thresholds) >= HOLDS
+
 function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostPlan['diagnosis']): MethodPlan {
-  const { tables, scale, targetGust, leanTargetGust } = context
+  const { tables, scale } = context
   const { name, fixedMinutes, cautions } = methodRow(method.key, context)
   const { design, verdict } = designMethod(method, context)
-  const reasons = [...stops(method, diagnosis), ...verdict.reasons]
   const links = design.links.map((capacity) => linkOnGustScale(capacity, scale))
   const weakest = weakestLink(links)
   const thresholds = onBothThresholds(links, scale.gust50)
-  const { holdingGust, leanGust = Infinity } = thresholds
   const concrete = planConcrete(design.earthwork, context)
+  const reasons = [
+    ...stops(method, diagnosis),
+    ...verdict.reasons,
+    ...tooWeak(method, context, thresholds),
+    ...brokenByKnock(design, context),
+  ]
   return {
     method: method.key,
     name,
@@ -67,10 +118,10 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     links,
     weakest: weakest?.link,
     ...thresholds,
-    holdsTarget: holdingGust !== undefined && holdingGust >= targetGust && leanGust >= leanTargetGust,
+    holdsTarget: holds(context, thresholds),
     hole: design.earthwork?.holes[0],
     concrete,
-    checks: [...(design.checks ?? [])],
+    checks: [...(design.checks ?? []), ...knockChecks(design, context)],
     parts: [...design.parts],
     minutes: workMinutes(
       {
@@ -92,6 +143,28 @@ function stops({ key }: RepairMethod, { redFlags, cleared }: PostPlan['diagnosis
   if (redFlags.length === 0 || cleared || key === 'make-safe') return []
   return ['A red flag stands: make it safe, and say in Cause when it is in hand.']
 }
+
+/** Each link stands a knock against the box, or does not: it is never added to the wind. */
+function knockChecks({ links }: Design, { knock }: PostContext): Check[] {
+  if (knock === 0 || links.length === 0) return []
+  const capacity = Math.min(...links.map(({ over, code }) => over ?? code ?? Infinity))
+  return [{ check: 'a knock against the box', demand: knock, capacity, unit: 'N' }]
+}
+function brokenByKnock(design: Design, context: PostContext): string[] {
+  return knockChecks(design, context).some(({ demand, capacity }) => capacity < demand - 0.5)
+    ? ['A knock against the box brings it down.']
+    : []
+}
+
+/** A repair that the wind of every tenth year takes down is none. */
+function tooWeak({ isStopGap }: RepairMethod, { site }: PostContext, { holdingGust }: Thresholds): string[] {
+  if (isStopGap || holdingGust === undefined) return []
+  if (holdingGust >= gustOfReturnPeriod(LEAST_RETURN_YEARS, site.gust50)) return []
+  return [
+    `It gives way at ${Math.round(holdingGust)} m/s, ${returnPeriodWords(returnPeriodOfGust(holdingGust, site.gust50))}.`,
+  ]
+}
+const LEAST_RETURN_YEARS = 10
 
 /** Whole bags are mixed and placed; the lorry brings it mixed. */
 function pouredOf(concrete: ConcretePlan | undefined, tables: Tables): { mixed: CubicMetres; placed: CubicMetres } {

@@ -135,8 +135,8 @@ describe('the recommended hole', () => {
     const { recommended, methods, depthRules } = planOf(rotted)
     const chosen = methods[0]!
     expect(chosen.holdingGust!).toBeGreaterThanOrEqual(40 * 0.999)
-    expect(recommended.because).toBe(depthReason(chosen.hole!, depthRules, 'metric'))
-    expect(recommended.because).toMatch(
+    expect(recommended!.because).toBe(depthReason(chosen.hole!, depthRules, 'metric'))
+    expect(recommended!.because).toMatch(
       /^0\.\d+ m deep: .* of stone\. The target gust rules; frost asks 0\.60 m, the local minimum is 0\.60 m\.$/,
     )
   })
@@ -148,10 +148,10 @@ describe('the recommended hole', () => {
       saturated: true,
       steadyLoad: { pressure: 9_000, height: 1.5 },
     })
-    const { hole, method } = methods.find((each) => each.method === recommended.method)!
+    const { hole, method } = methods.find((each) => each.method === recommended!.method)!
     if (method !== 'make-safe') {
       expect(hole!.noHoleHolds).toBe(true)
-      expect(recommended.because).toContain('no hole that can be dug holds the target gust here')
+      expect(recommended!.because).toContain('no hole that can be dug holds the target gust here')
     }
     expect(recommended).not.toHaveProperty('depth')
     expect(recommended).not.toHaveProperty('diameter')
@@ -160,7 +160,7 @@ describe('the recommended hole', () => {
   it('is never one that is refused, whoever chose it', () => {
     const { recommended, methods } = planOf({ ...rotted, repair: { method: 'recast-footing' } })
     expect(methods.find(({ method }) => method === 'recast-footing')!.allowed).toBe(false)
-    expect(recommended.method).toBe('repair-spur')
+    expect(recommended!.method).toBe('repair-spur')
   })
 
   it('is the deeper of frost and gust', () => {

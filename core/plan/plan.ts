@@ -106,7 +106,7 @@ function planPost(context: PostContext, among: readonly RepairMethod[]): Planned
     standing: planStanding(context, assumed),
     methods,
     depthRules,
-    recommended: recommend(context, methods, depthRules),
+    recommended: recommend(context, diagnosis, methods, depthRules),
   }
   return { plan, assumed }
 }

@@ -4,16 +4,20 @@ import { showLength, type LengthSystem } from '../units/length'
 import type { DepthRulePlan, MethodPlan, PostPlan } from './types'
 
 /**
- * The method in hand where it is allowed, or the first that is, with its hole and the reason for its depth. A hole
- * that holds nothing is not recommended: its measures are left out then.
+ * What is proposed: the repair that somebody chose where it is allowed, or the first that answers the causes in force,
+ * with its hole and the reason for its depth. Nothing for a post in which nothing has failed, that nobody has looked
+ * at, or of which nobody knows yet what failed; making it safe where nothing else is allowed. A hole that holds nothing
+ * is not recommended: its measures are left out then.
  */
 export function recommend(
-  context: PostContext,
+  { post }: PostContext,
+  diagnosis: PostPlan['diagnosis'],
   methods: MethodPlan[],
   rules: DepthRulePlan[],
 ): PostPlan['recommended'] {
   const open = methods.filter(({ allowed }) => allowed)
-  const method = open.find((each) => each.method === context.post.repair?.method) ?? open[0]!
+  const method = open.find((each) => each.method === post.repair?.method) ?? proposed(diagnosis, open)
+  if (!method) return undefined
   const { hole } = method
   if (!hole) return { method: method.method, because: `${method.name}: no digging.` }
   const because = depthReason(hole, rules, 'metric')
@@ -21,11 +25,21 @@ export function recommend(
   return { method: method.method, diameter: hole.diameter, depth: hole.depth, because }
 }
 
+function proposed({ state, inForce, redFlags, cleared }: PostPlan['diagnosis'], open: MethodPlan[]) {
+  const safe = open.find(({ method }) => method === MAKE_SAFE)
+  if (redFlags.length > 0 && !cleared) return safe
+  if (state !== 'failed') return undefined
+  const [best] = open.filter(({ method }) => method !== MAKE_SAFE)
+  return best && best.leavesUnsolved.length < inForce.length ? best : safe
+}
+const MAKE_SAFE = 'make-safe'
+
 const RULE_WORDS: Record<string, string> = {
   frost: 'Frost rules',
   'local-minimum': 'Your local minimum rules',
-  'target-gust': 'The target gust rules',
-  'half-the-spur': 'Half the spur rules',
+  'target-gust': 'Going over at the target gust rules',
+  'target-lean': 'Staying plumb rules',
+  'half-the-spur': 'Half the spur stands in the ground',
   chosen: 'You set this depth',
 }
 
@@ -51,5 +65,6 @@ export function depthReason(hole: DesignedHole, rules: DepthRulePlan[], system: 
 const BINDING_WORDS: Record<string, string> = {
   frost: 'frost asks',
   'local-minimum': 'the local minimum is',
-  'target-gust': 'the gust asks',
+  'target-gust': 'not to go over asks',
+  'target-lean': 'to stay plumb asks',
 }

@@ -57,12 +57,21 @@ export function planStanding(context: PostContext, assumed: Assumption[]): Stand
   if (footing || !needsFooting(context)) return { ...common, state: 'holds', ...onBothThresholds(links, scale.gust50) }
   const isSoilKnown = !context.isAssumed.soil
   if (!soil || !isSoilKnown)
-    return { ...common, state: 'not-known', says: soil ? 'neither footing nor soil is known' : context.noFigure!.advice }
+    return {
+      ...common,
+      state: 'not-known',
+      says: soil ? 'neither footing nor soil is known' : context.noFigure!.advice,
+    }
   const ends = footingRangeLinks(context).map((link) => {
     const weakestOf = weakestLink([...links, linkOnGustScale(link, scale)])!
     return givesWay(weakestOf)
   })
-  return { ...common, state: 'range', range: [Math.min(...ends), Math.max(...ends)], says: 'its footing is not measured' }
+  return {
+    ...common,
+    state: 'range',
+    range: [Math.min(...ends), Math.max(...ends)],
+    says: 'its footing is not measured',
+  }
 }
 
 /** A plate holds by its anchors, of which nothing is known here. */

@@ -1,5 +1,6 @@
 import type { Condition } from '../cause/conditions'
 import type { Diagnosis } from '../cause/diagnose'
+import type { PostState } from '../cause/state'
 import type { Cause } from '../cause/tables'
 import type { BagOrder } from '../concrete/bags'
 import type { FillQuantities } from '../concrete/fill'
@@ -55,6 +56,8 @@ export interface PostPlan {
     /** A person has said why the work goes on all the same. */
     cleared: boolean
     conditions: Condition[]
+    /** Only a failed or an unsettled post is asked for a repair. */
+    state: PostState
     /** Causes that the repair must answer, and who says so. */
     inForce: Cause[]
     decidedBy: 'readings' | 'technician' | 'digging'
@@ -62,7 +65,8 @@ export interface PostPlan {
   standing: StandingPlan
   methods: MethodPlan[]
   depthRules: DepthRulePlan[]
-  recommended: { method: string; diameter?: Metres; depth?: Metres; because: string }
+  /** Absent where nothing has to be mended, or nobody has looked, and nobody chose a repair. */
+  recommended?: { method: string; diameter?: Metres; depth?: Metres; because: string }
 }
 
 export interface StandingPlan extends Thresholds {

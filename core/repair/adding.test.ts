@@ -26,6 +26,7 @@ interface StrapPart extends PartRow {
 const key = 'ground-strap'
 const groundStrap: RepairMethod = {
   key,
+  takesOut: [],
   needs: ['strap'],
   answers: answersByTable(key),
   variants: (context) => [{ strap: chosenPart(context, 'strap', 'narrow') }],

@@ -9,7 +9,7 @@ import type { MaterialRow } from '../timber/materials'
 import { sectionProperties, sectionSize } from '../timber/section'
 import type { Metres, MetresPerSecond, NewtonMetres, Newtons } from '../units/types'
 import { BARE, type ExperienceRange } from '../wind/experience'
-import { windLoad, type WindLoad } from '../wind/force'
+import { boxLoad, windLoad, type WindLoad } from '../wind/force'
 import { gustOfReturnPeriod } from '../wind/returnPeriod'
 import {
   givesWay,
@@ -45,6 +45,8 @@ export interface PostContext {
   across: Metres
   /** Of a leaf that hangs on this post, N m; 0 where none does. */
   leafMoment: NewtonMetres
+  /** Of somebody or something against the box of a single post, at its middle, N; it never comes with the wind. */
+  knock: Newtons
   /** Makes every link, steady loads and all. */
   links: LinkMaker
   /** What nobody said of it. */
@@ -58,6 +60,9 @@ export interface PostContext {
   /** Gust at which a link gives way; Infinity where the wind does not reach the post. */
   gustOf: (link: LinkCapacity) => MetresPerSecond
 }
+
+/** A working value, N. */
+const KNOCK: Newtons = 300
 
 /** Posts of one line often share soil, load and hole; the ground is solved once for each. */
 export interface GroundMemory {
@@ -78,7 +83,11 @@ export function postContext(
   const soil = anySoil.kind === 'none' ? null : anySoil
   const targetGust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
   const exposure = tables.exposures[site.exposure].factor
-  const wind = windLoad({ ...line, from: post.from, to: post.to, exposure, shelter: site.shelter }, targetGust)
+  const { shelter } = site
+  const wind = post.box
+    ? boxLoad({ ...post.box, top: line.height, exposure, shelter }, targetGust)
+    : windLoad({ ...line, from: post.from, to: post.to, exposure, shelter }, targetGust)
+  const knock = post.box ? KNOCK : 0
   const forceAtUnitGust = wind.force / targetGust ** 2
   const leanTargetGust = gustOfReturnPeriod(site.leanReturnYears, site.gust50)
   // What people stand beside or under is asked by the bare formulas.
@@ -113,7 +122,7 @@ export function postContext(
     width,
     ...(above ? { above } : {}),
     demand: {
-      over: scale.experience.ground * wind.force,
+      over: Math.max(knock, scale.experience.ground * wind.force),
       lean: scale.experience.ground * forceAtUnitGust * leanTargetGust ** 2,
     },
     windLeft: (holds) => leastAllowance(cases, (each) => allowanceByArm(each, wind.height, holds)).force,
@@ -143,6 +152,7 @@ export function postContext(
     scale,
     ...sectionSize(post.section),
     leafMoment: hungLeafMoment(post),
+    knock,
     links,
     isAssumed: post.isAssumed,
     ground,

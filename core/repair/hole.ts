@@ -1,6 +1,7 @@
 import type { RecommendedDepth } from '../ground/depthRules'
 import type { Segment } from '../ground/profile'
-import { roundUpTo, tidy } from '../numeric/rounding'
+import type { Hole } from '../document/job'
+import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
 import type { PostContext } from './context'
 import { box, heightOf, type Solid } from './solids'
@@ -21,37 +22,46 @@ export interface DesignedHole {
   noHoleHolds?: true
 }
 
-/** Three times the post, as the commonest school has it. */
-const POSTS_WIDE = 3
-const LEAST_DIAMETER: Metres = 0.25
-/** Widest that a job file takes, m. */
-const WIDEST: Metres = 2
-const DIAMETER_STEP: Metres = 0.05
-/** Concrete all round, m. */
+/** Widths that tools dig, m: the smallest that leaves the cover is taken. Working values. */
+const TOOL_WIDTHS: readonly Metres[] = [0.15, 0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5, 0.6, 0.75, 0.9, 1.2, 1.5, 2]
+/** Concrete at the post's corners, m. */
 export const LEAST_COVER: Metres = 0.05
 
+/** Smallest tool's width that is not under `width`, m. @example toolWidth(0.241) // 0.25 */
+export const toolWidth = (width: Metres): Metres =>
+  TOOL_WIDTHS.find((each) => each >= width - 1e-9) ?? TOOL_WIDTHS[TOOL_WIDTHS.length - 1]!
+
+/** What was set of the hole of a method. */
+export function chosenHole({ repair }: PostContext['post'], method: string): Hole {
+  return repair?.holes?.[method] ?? (repair?.method === method ? repair.hole : undefined) ?? {}
+}
+
+export interface HoleWish {
+  /** What stands in it, m: its bearing above the fill, and what the cover is kept from. */
+  stands?: { along: Metres; across: Metres }
+  /** Given by the method, where no rule of depth is asked. */
+  depth?: RecommendedDepth
+  /** Not deeper than this, m. */
+  deepest?: Metres
+  width?: Metres
+}
+
 /**
- * The hole of a method: what the technician set, and the recommended figure for the rest.
- *
- * @param options `leastEmbedment` that the method itself needs, m, with the rule's name; `leastDiameter`
- *   of what the hole must take, m
+ * The hole of a method: what the technician set, and the recommended figure for the rest. The width is the smallest
+ * that leaves the cover at the corners; the depth is asked of the profile that will really stand there.
  */
-export function designHole(
-  context: PostContext,
-  options: { leastEmbedment?: RecommendedDepth; leastDiameter?: Metres } = {},
-): DesignedHole {
-  const { post, tables, soil, along } = context
-  const chosen = post.repair?.hole ?? {}
+export function designHole(context: PostContext, method: string, wish: HoleWish = {}): DesignedHole {
+  const { post, tables, soil } = context
+  const chosen = chosenHole(post, method)
+  const { along, across } = wish.stands ?? context
   const stoneBed = chosen.stoneBed ?? tables.defaults.stoneBed
   const fillTop = chosen.fillTop ?? tables.defaults.fillTop
-  const wide = Math.max(LEAST_DIAMETER, POSTS_WIDE * along, options.leastDiameter ?? 0)
-  const diameter = chosen.diameter ?? Math.min(WIDEST, roundUpTo(wide, DIAMETER_STEP))
-  const asked: RecommendedDepth = soil
-    ? context.embedment(soil, diameter)
-    : { depth: LEAST_DEPTH, rule: 'local-minimum' }
-  const least = options.leastEmbedment
-  const wanted = least && least.depth > asked.depth ? { ...asked, ...least } : asked
-  const depth = chosen.depth ?? tidy(Math.max(wanted.depth, fillTop + LEAST_FILL) + stoneBed)
+  const diameter = chosen.diameter ?? wish.width ?? toolWidth(Math.hypot(along, across) + 2 * LEAST_COVER)
+  const above = fillTop > 0 ? { bottom: fillTop, width: along } : undefined
+  const asked: RecommendedDepth =
+    wish.depth ?? (soil ? context.embedment(soil, diameter, above) : { depth: LEAST_DEPTH, rule: 'local-minimum' })
+  const least = Math.min(wish.deepest ?? Infinity, Math.max(asked.depth, fillTop + LEAST_FILL))
+  const depth = chosen.depth ?? tidy(least + stoneBed)
   return {
     shape: 'round',
     diameter,
@@ -59,8 +69,8 @@ export function designHole(
     stoneBed,
     fillTop,
     footingBottom: tidy(depth - stoneBed),
-    rule: chosen.depth === undefined ? wanted.rule : 'chosen',
-    ...(chosen.depth === undefined && wanted.noHoleHolds ? { noHoleHolds: true } : {}),
+    rule: chosen.depth === undefined ? asked.rule : 'chosen',
+    ...(chosen.depth === undefined && asked.noHoleHolds ? { noHoleHolds: true } : {}),
   }
 }
 

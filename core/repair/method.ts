@@ -35,6 +35,8 @@ export interface Fill {
   castIn?: { section: Section; foot?: Metres }
   /** Room beyond the hole that the old block left. */
   leftBy?: RoundVoid
+  /** Room that is left to fill where it is not the hole's own, m³: beside an old block. */
+  room?: CubicMetres
 }
 
 export interface Earthwork {
@@ -54,6 +56,10 @@ export interface Design {
   /** What stands where when it is done; nothing where the post stays as it stands. */
   stands: readonly Solid[]
   cautions?: readonly string[]
+  /** The post to buy, where there is a new one: from its foot to the top of the fence, m. */
+  newPost?: { length: Metres; section: Section }
+  /** Steps of the method that have nothing to do here. */
+  skips?: readonly string[]
 }
 
 /**
@@ -63,6 +69,10 @@ export interface Design {
  */
 export interface RepairMethod {
   key: string
+  /** What of the old it takes out: a sound post, a sound footing stays where something else will do. */
+  takesOut: readonly ('post' | 'footing')[]
+  /** Holds for days: never measured by the wind of years. */
+  isStopGap?: true
   /** Kinds of parts that it is made with, each a list of the tables. */
   needs: readonly string[]
   /** Causes that it takes away, some only under a condition. */
@@ -89,6 +99,18 @@ export const verdictOf = (reasons: string[]): Verdict => ({
   verdict: reasons.length === 0 ? 'allowed' : 'refused',
   reasons,
 })
+
+/** What cannot be judged before somebody has looked; what stops it anyhow stands first. */
+export const lookFirst = (reasons: string[], look: string): Verdict =>
+  reasons.length > 0 ? verdictOf(reasons) : { verdict: 'not-known', reasons: [look] }
+
+/** Steps of taking out the old that have nothing to do where there is no wood, no fence or no concrete. */
+export function oldOutSteps({ material, line }: PostContext): string[] {
+  return [
+    ...(material.wood ? [] : ['stump', 'cut-back']),
+    ...(line.kind === 'single' ? ['prop', 'free-rails', 'lift-panels'] : []),
+  ]
+}
 
 /** Reasons against any method that trusts the ground or carries people. */
 export function commonRefusals({ post, noFigure }: PostContext): string[] {

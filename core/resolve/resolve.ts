@@ -30,6 +30,7 @@ type Given = 'duty' | 'material' | 'section' | 'length' | 'ageYears' | 'soil' | 
 export interface ResolvedPost extends Omit<Post, Given>, Required<Pick<Post, Given>> {
   observations: NonNullable<Post['observations']>
   isAssumed: Record<AssumedFact, boolean>
+  isPointedAt: boolean
   /** The stretch of fence that the post carries, m from the start of the line. */
   from: Metres
   to: Metres
@@ -100,12 +101,13 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
     name: line.name ?? line.id,
     kind,
     height,
-    gap: take(line.gap, 'gap', defaults.gap, 'open gap under the cladding'),
+    gap: kind === 'single' ? (line.gap ?? 0) : take(line.gap, 'gap', defaults.gap, 'open gap under the cladding'),
     solidity: line.solidity ?? tables.solidity[kind],
     length,
     cornerAtStart: line.cornerAtStart ?? false,
     cornerAtEnd: line.cornerAtEnd ?? false,
   }
+  const isMeant = pointedAt(line)
   const posts = line.posts.map((post, i) => {
     const before = line.posts[i - 1]
     const after = line.posts[i + 1]
@@ -113,6 +115,7 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
       ...resolvePost(post, resolved, i === 0 || i === line.posts.length - 1, tables, assumed),
       from: before ? (before.station + post.station) / 2 : Math.min(post.station, 0),
       to: after ? (after.station + post.station) / 2 : Math.max(post.station, length),
+      isPointedAt: isMeant(post),
       nearMarks: marksNear(line.marks, post.station),
     }
   })
@@ -120,9 +123,16 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
   return { ...resolved, posts, experience: tables.experience, repairKinds: kinds.size }
 }
 
+/** Of a line on which nobody marked a post, the one that was looked at where it is the only one. */
+export function pointedAt({ posts }: Pick<Line, 'posts'>): (post: Post) => boolean {
+  if (posts.some((post) => post.pointedAt)) return (post) => post.pointedAt === true
+  const looked = posts.filter(({ observations }) => Object.keys(observations ?? {}).length > 0)
+  return (post) => looked.length === 1 && looked[0] === post
+}
+
 function resolvePost(
   post: Post,
-  { height: fenceHeight, gap }: { height: Metres; gap: Metres },
+  { kind, height: fenceHeight, gap }: { kind: Line['kind']; height: Metres; gap: Metres },
   atEnd: boolean,
   { defaults }: Tables,
   assumed: Assumption[],
@@ -138,11 +148,12 @@ function resolvePost(
   const section: Section = { shape: 'rectangle', along: defaults.postSize, across: defaults.postSize }
   return {
     ...post,
+    ...(kind === 'single' ? { box: take(post.box, 'box', defaults.box, 'not measured') } : {}),
     ...(post.duty === 'gate-hinge' ? { gate: gate() } : {}),
-    duty: post.duty ?? (atEnd ? 'end' : 'line'),
+    duty: post.duty ?? (kind === 'single' ? 'roadside-box' : atEnd ? 'end' : 'line'),
     material: take(post.material, 'material', 'treated-softwood', 'the commonest'),
     section: take(post.section, 'section', section, 'not measured'),
-    length: take(post.length, 'length', fenceHeight + defaults.embedment, 'fence height and 0.6 m in the ground'),
+    length: take(post.length, 'length', fenceHeight + defaults.embedment, 'its height and 0.6 m in the ground'),
     ageYears: take(post.ageYears, 'ageYears', defaults.ageYears, 'nobody knew'),
     soil: take(post.soil, 'soil', defaults.soil, 'not tested: push a thumb into the side of the hole'),
     saturated: post.saturated ?? false,

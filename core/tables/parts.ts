@@ -33,6 +33,19 @@ export interface PinPart extends PartRow {
   insertion: Metres
 }
 
+/** A new post; without a section it has that of the old one. */
+export interface PostPart extends PartRow {
+  section?: Section
+}
+
+/** An anchor of a base plate. */
+export interface AnchorPart extends PartRow {
+  /** In the slab, m. */
+  depth: Metres
+  /** Steel in tension, N. */
+  tension: Newtons
+}
+
 /** Rates that turn quantities into minutes; working values. */
 export interface WorkRates {
   /** Litres per minute in loam with a hand digger, and of old concrete with a breaker. */
@@ -72,6 +85,9 @@ export type PartLists = Readonly<Record<string, PartList>> & {
   spur: PartList<SpurPart>
   fixing: PartList<FixingPart>
   pin: PartList<PinPart>
+  post: PartList<PostPart>
+  'rail-fixing': PartList<FixingPart>
+  anchor: PartList<AnchorPart>
 }
 
 export interface RepairParts {

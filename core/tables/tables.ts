@@ -25,6 +25,8 @@ export interface Defaults {
   /** Of a gate leaf that nobody weighed, kg for each square metre, and its width, m. */
   leafMass: number
   leafWidth: Metres
+  /** On a single post, m. */
+  box: { width: Metres; height: Metres }
   soil: string
   ageYears: Years
   stoneBed: Metres

@@ -89,7 +89,7 @@ describe('return periods of EN 1991-1-4 eq. 4.2', () => {
     expect(returnPeriodWords(1.0001)).toBe('several times a year')
     expect(returnPeriodWords(1.4)).toBe('most years')
     expect(returnPeriodWords(34.2)).toBe('once in 34 years')
-    expect(returnPeriodWords(Infinity)).toBe('less than once in 1000 years')
+    expect(returnPeriodWords(Infinity)).toBe('less than once in 500 years')
   })
 })
 

@@ -50,6 +50,7 @@ const CLADDING: Record<LineKind, Cladding> = {
   'post-and-rail': { board: 0, joint: 0, rails: 3, filled: false },
   mesh: { board: 0.1, joint: 0, rails: 0, filled: false },
   vinyl: { board: 0.2, joint: 0, rails: 2, filled: true },
+  single: { board: 0, joint: 0, rails: 0, filled: false },
 }
 
 const RAIL_HEIGHT: Metres = 0.075

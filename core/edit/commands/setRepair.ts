@@ -6,13 +6,13 @@ import { keyWords, oneKeyOf, postAddress, type CommandKind } from '../command'
 /** A part or a mix of the repair in hand. */
 export interface SetRepair extends PostAddress {
   name: 'setRepair'
-  key: Exclude<keyof RepairChoice, 'method' | 'hole' | 'parts'>
+  key: Exclude<keyof RepairChoice, 'method' | 'hole' | 'holes' | 'parts'>
   value: unknown
 }
 
 export const setRepair: CommandKind<SetRepair> = {
   name: 'setRepair',
-  fields: { ...postAddress, ...oneKeyOf(repairSchema, ['method', 'hole', 'parts']) },
+  fields: { ...postAddress, ...oneKeyOf(repairSchema, ['method', 'hole', 'holes', 'parts']) },
   target: (command) => [...postTarget(command), 'repair', command.key],
   apply: (job, command) => mapPost(job, command, (post) => withPart(post, 'repair', command.key, command.value)),
   inverse: (job, command) => ({ ...command, value: findPost(job, command).repair?.[command.key] ?? null }),

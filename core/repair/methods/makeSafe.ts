@@ -5,6 +5,8 @@ const key = 'make-safe'
 /** Props, ties, barrier: today only, always open, and it holds no gust of its own. */
 export const makeSafe: RepairMethod = {
   key,
+  isStopGap: true,
+  takesOut: [],
   needs: [],
   answers: answersByTable(key),
   variants: () => [{}],

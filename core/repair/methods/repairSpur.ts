@@ -1,24 +1,25 @@
+import type { RoundVoid } from '../../concrete/volume'
+import type { Segment } from '../../ground/profile'
 import { row } from '../../tables/tables'
 import { OVER_CODE, type FixingPart, type SpurPart } from '../../tables/parts'
 import { boredThrough } from '../../timber/cuts'
-import type { Metres } from '../../units/types'
+import { grossArea } from '../../timber/section'
+import type { CubicMetres, Metres } from '../../units/types'
 import type { PostContext } from '../context'
 import { fixingShares, fixingTension } from '../fixings'
-import { designHole, holeSegments, holeSolids, type DesignedHole } from '../hole'
+import { designHole, holeSegments, holeSolids, LEAST_COVER, toolWidth, type DesignedHole } from '../hole'
 import type { LinkCapacity, ProportionalPart } from '../links'
-import { answersByTable, chosenPart, commonRefusals, verdictOf, type RepairMethod } from '../method'
+import { answersByTable, chosenPart, commonRefusals, oldOutSteps, verdictOf, type RepairMethod } from '../method'
 import { box, heightOf, type Solid } from '../solids'
-import { footingSolids, oldConcreteVolume } from '../standing'
+import { footingSolids, oldBlock, oldConcreteVolume } from '../standing'
 
 const key = 'repair-spur'
 /** Soft wood deeper than this at the fixings gives them nothing to hold, m. */
 const SOFT_AT_FIXINGS: Metres = 0.003
 /** A third of the old concrete comes out to make room. */
 const OLD_SHARE = 1 / 3
-/** Wind below the lower fixing does not bend the post there, m. */
+/** Wind below the upper fixing does not bend the post there, m. */
 const LEAST_ARM: Metres = 0.05
-/** Concrete beside the spur, m. */
-const LEAST_ROUND_SPUR: Metres = 0.07
 /** The post is cut back to this height, and drawn decayed down to this depth, m. */
 const CUT_BACK: Metres = 0.04
 const DECAY_DOWN: Metres = 0.12
@@ -26,44 +27,44 @@ const DECAY_DOWN: Metres = 0.12
 /** Concrete spur beside the post, half its length in the ground, two fixings into sound wood. */
 export const repairSpur: RepairMethod = {
   key,
+  takesOut: [],
   needs: ['spur', 'fixing'],
   answers: answersByTable(key),
+  /** The shortest spur first: what is longer is dug deeper and carried. */
   variants(context) {
     const { spur, fixing } = context.tables.parts.lists
-    return [
-      {
-        spur: chosenPart(context, 'spur', spur.rows[spur.rows.length - 1]!.key),
-        fixing: chosenPart(context, 'fixing', fixing.rows[0]!.key),
-      },
-    ]
+    const spurs = chosenOr(context, 'spur', spur.rows)
+    const fixings = chosenOr(context, 'fixing', fixing.rows)
+    return spurs.flatMap((each) => fixings.map((other) => ({ spur: each, fixing: other })))
   },
   design(context, choice) {
     const { wind, material, post } = context
     const { spur, fixing } = partsOf(context, choice)
-    const hole = designHole(context, {
-      leastEmbedment: { depth: spur.length / 2, rule: 'half-the-spur' },
-      leastDiameter: spur.size + 2 * LEAST_ROUND_SPUR,
+    const size = { along: spur.size, across: spur.size }
+    const hole = designHole(context, key, {
+      stands: size,
+      // It stands on the bottom of its hole, half its length deep.
+      depth: { depth: spur.length / 2, rule: 'half-the-spur' },
+      width: toolWidth(spur.size + 2 * LEAST_COVER),
     })
+    const old = oldBlock(context)
     const left = boredThrough(post.section, fixing.diameter)
-    const arm = Math.max(LEAST_ARM, wind.height - spur.lowerFixing)
+    const arm = Math.max(LEAST_ARM, wind.height - spur.upperFixing)
     return {
       links: [
         ...fixingLinks(context, spur, fixing),
         context.links.proportional('spur', 'the spur at the ground', spurBending(spur, wind.height)),
-        context.links.bent('post', 'the post at the lower fixing', left, material, arm),
-        context.ground('footing', 'the spur in the ground', holeSegments(hole, spur.size)),
+        context.links.bent('post', 'the post at the upper fixing', left, material, arm),
+        context.ground('footing', 'the spur in the ground', bearingOf(hole, spur, old)),
       ],
       earthwork: {
         holes: [hole],
-        // Only half the spur stands in the ground; below its foot the hole is all concrete.
         fills: [
           {
             kind: 'concrete',
             hole: 0,
-            castIn: {
-              section: { shape: 'rectangle', along: spur.size, across: spur.size },
-              foot: Math.min(spur.length / 2, hole.footingBottom),
-            },
+            castIn: { section: { shape: 'rectangle', ...size }, foot: Math.min(spur.length / 2, hole.footingBottom) },
+            ...(old ? { room: roomBesideOld(context, old, spur, hole) } : {}),
           },
         ],
         oldConcrete: oldConcreteVolume(context) * OLD_SHARE,
@@ -74,6 +75,7 @@ export const repairSpur: RepairMethod = {
       ],
       stands: standsOf(context, spur, hole),
       cautions: [`The spur weighs about ${spur.mass} kg.`],
+      skips: oldOutSteps(context),
     }
   },
   verdict(context, { parts }) {
@@ -83,6 +85,12 @@ export const repairSpur: RepairMethod = {
     if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS)
       reasons.push('The wood is soft where the fixings would go.')
     const spur = row(tables.parts.lists.spur.rows, parts.find(({ kind }) => kind === 'spur')!.key)
+    if (context.line.kind === 'single') reasons.push('A post that carries no fence is changed whole with less work.')
+    const half = spur.length / 2
+    if (half < context.site.frostDepth)
+      reasons.push(
+        `Half the spur, ${half.toFixed(2)} m, is not below the frost at ${context.site.frostDepth.toFixed(2)} m.`,
+      )
     if (leafMoment > spur.momentCapacity) reasons.push('The leaf pulls harder than the spur can bend.')
     return verdictOf(reasons)
   },
@@ -91,6 +99,31 @@ export const repairSpur: RepairMethod = {
 function partsOf({ tables }: PostContext, { spur, fixing }: Readonly<Record<string, string>>) {
   const { lists } = tables.parts
   return { spur: row(lists.spur.rows, spur!), fixing: row(lists.fixing.rows, fixing!) }
+}
+
+/** What somebody chose, or all there is. */
+function chosenOr(context: PostContext, kind: string, rows: readonly { key: string }[]): string[] {
+  const chosen = chosenPart(context, kind, '')
+  return chosen ? [chosen] : rows.map(({ key: each }) => each)
+}
+
+/** Cast into the gap of an old block the two bear as one, as wide as the block was and as deep as the spur stands. */
+function bearingOf(hole: DesignedHole, spur: SpurPart, old: RoundVoid | undefined): Segment[] {
+  if (!old) return holeSegments(hole, spur.size)
+  const top = Math.max(0, hole.fillTop)
+  const bottom = Math.max(hole.footingBottom, Math.min(old.bottom, hole.footingBottom))
+  return holeSegments({ ...hole, fillTop: top, footingBottom: bottom, diameter: old.diameter }, spur.size)
+}
+
+/**
+ * Concrete beside an old block: the third of it that comes out and the stump's void, less the spur.
+ *
+ * @example a block of 0.30 × 0.60 round a 0.1 m post, a 75 mm spur 0.5 m deep: 12.1 + 6.0 − 2.8 = 15.3 L
+ */
+export function roomBesideOld(context: PostContext, old: RoundVoid, spur: SpurPart, hole: DesignedHole): CubicMetres {
+  const stump = grossArea(context.post.section) * (old.bottom - old.top)
+  const standing = spur.size ** 2 * Math.min(spur.length / 2, hole.footingBottom)
+  return oldConcreteVolume(context) * OLD_SHARE + stump - standing
 }
 
 /** A square spur bends about both axes at once. */

@@ -7,7 +7,7 @@ import { gustOfReturnPeriod } from '../../wind/returnPeriod'
 import type { PostContext } from '../context'
 import { pinBearing } from '../fixings'
 import type { LinkCapacity } from '../links'
-import { answersByTable, chosenPart, commonRefusals, verdictOf, type RepairMethod } from '../method'
+import { answersByTable, chosenPart, commonRefusals, lookFirst, verdictOf, type RepairMethod } from '../method'
 import { box, heightOf } from '../solids'
 import { buriedDepth, footingSolids, standingFootingLink } from '../standing'
 
@@ -33,9 +33,15 @@ const POOR_FOOTING = ['none', 'small', 'one-sided', 'cracked', 'dry-pockets', 's
 /** Grouted pin standing in the old footing's socket, the post bored and bonded over it. */
 export const steelPin: RepairMethod = {
   key,
+  takesOut: [],
   needs: ['pin'],
   answers: answersByTable(key),
-  variants: (context) => [{ pin: chosenPart(context, 'pin', USUAL_PIN) }],
+  /** The usual pin first, then every other that there is. */
+  variants(context) {
+    const chosen = chosenPart(context, 'pin', '')
+    const others = context.tables.parts.lists.pin.rows.map((each) => each.key).filter((each) => each !== USUAL_PIN)
+    return (chosen ? [chosen] : [USUAL_PIN, ...others]).map((each) => ({ pin: each }))
+  },
   design(context, choice) {
     const { post, line, along } = context
     const pin = row(context.tables.parts.lists.pin.rows, choice.pin!)
@@ -85,7 +91,8 @@ export const steelPin: RepairMethod = {
     const wood = links.find(({ link }) => link === 'wood-round-pin')!
     if (tooWeak(bending)) reasons.push(weakWords(context, bending, 'bends the pin'))
     else if (tooWeak(wood)) reasons.push(weakWords(context, wood, 'crushes the wood round the pin'))
-    return verdictOf(reasons)
+    const known = links.some(({ link }) => link === 'footing')
+    return known ? verdictOf(reasons) : lookFirst(reasons, 'Look at the footing first: what it holds is not known.')
   },
 }
 

@@ -1,0 +1,54 @@
+import type { Capacity } from '../../tables/parts'
+import { row } from '../../tables/tables'
+import type { PostContext } from '../context'
+import { fixingTension } from '../fixings'
+import type { LinkCapacity } from '../links'
+import { answersByTable, chosenPart, verdictOf, type RepairMethod } from '../method'
+import { standingFootingLink, standingPostLink } from '../standing'
+
+const key = 'refix-panels'
+/** Rails by height, one for each so many metres, and at least two; fixings at each end. Working values. */
+const METRES_A_RAIL = 0.7
+const LEAST_RAILS = 2
+const FIXINGS_AN_END = 2
+
+/** Rails, clips and panels fixed anew: the post has nothing wrong with it, and nothing is dug. */
+export const refixPanels: RepairMethod = {
+  key,
+  takesOut: [],
+  needs: ['rail-fixing'],
+  answers: answersByTable(key),
+  /** The thinnest that holds the target. */
+  variants(context) {
+    const chosen = chosenPart(context, 'rail-fixing', '')
+    const rows = context.tables.parts.lists['rail-fixing'].rows
+    return (chosen ? [chosen] : rows.map((each) => each.key)).map((fixing) => ({ 'rail-fixing': fixing }))
+  },
+  design(context, choice) {
+    const { material, line, tables } = context
+    const fixing = row(tables.parts.lists['rail-fixing'].rows, choice['rail-fixing']!)
+    const rails = Math.max(LEAST_RAILS, Math.round(line.height / METRES_A_RAIL))
+    const fixings = rails * FIXINGS_AN_END
+    const footing = standingFootingLink(context)
+    return {
+      links: [
+        ...(material.wood ? [railLink(context, fixingTension(fixing, material), fixings)] : []),
+        standingPostLink(context),
+        ...(footing ? [footing] : []),
+      ],
+      parts: [{ kind: 'rail-fixing', key: fixing.key, count: 2 * fixings }],
+      stands: [],
+    }
+  },
+  verdict: ({ post }) => verdictOf(post.duty === 'roadside-box' ? ['There are no rails or panels at a box.'] : []),
+}
+
+/** Half the wind on the post comes from each side; the fixings of that side share it. */
+function railLink({ links }: PostContext, capacity: Capacity, fixings: number): LinkCapacity {
+  const share = 0.5 / fixings
+  return links.proportional('rail-fixings', 'the fixings of the rails', {
+    ...capacity,
+    perNewton: share,
+    used: ({ across }) => Math.abs(across.force) * share,
+  })
+}

@@ -1,0 +1,61 @@
+import { plan } from '../core/plan/plan'
+import { thresholdWords } from '../core/plan/thresholds'
+import type { MethodPlan, PostPlan } from '../core/plan/types'
+import { row, type Tables } from '../core/tables/tables'
+import { showLength } from '../core/units/length'
+import { showGust } from '../core/units/quantity'
+import { jobOf, type TrialPost } from './posts'
+
+/** What the program says of an invented post. */
+export function judged(trial: TrialPost, tables: Tables): { post: PostPlan; first: MethodPlan | undefined } {
+  const post = plan(jobOf(trial), tables).posts.find((each) => each.post === 'P')!
+  return { post, first: post.methods.find(({ method }) => method === post.recommended?.method) }
+}
+
+const STATES = {
+  'not-looked-at': 'not looked at',
+  'nothing-wrong': 'nothing wrong found',
+  unsettled: 'not settled',
+  failed: 'failed',
+}
+
+/** The invented posts with what is made of them, as a page in Markdown. */
+export function postsPage(trials: readonly TrialPost[], tables: Tables): string {
+  const rows = trials.map((trial) => {
+    const { post, first } = judged(trial, tables)
+    const { state, inForce } = post.diagnosis
+    const causes = inForce.map((cause) => row(tables.causes.causes, cause).name).join(' and ')
+    const hole =
+      first?.hole && `${showLength(first.hole.depth, 'metric')} × ${showLength(first.hole.diameter, 'metric')}`
+    const bags = first?.concrete && `${first.concrete.bags.count} (${first.concrete.bags.exactCount.toFixed(2)})`
+    return [
+      trial.name,
+      `${trial.line.kind ?? ''} ${trial.line.height} m, ${trial.site.exposure}, ${trial.post.soil}`,
+      standingWords(post),
+      causes || STATES[state],
+      first?.name ?? '–',
+      hole ?? '–',
+      bags ?? '–',
+      first ? thresholdWords(first, (gust) => showGust(gust)) || 'today only' : '–',
+    ]
+  })
+  return [
+    '# Thirty posts',
+    'Invented posts of allotments, gardens and farms, as somebody would note them, and what is made of them: made by `npm run pages` from `evaluation/posts.ts`, where the repairs, depths and bags that practice would accept stand beside each; a test holds them to it. Bags are of 20 kg, in brackets by measure. The hole is depth × width.',
+    table(['post', 'fence and ground', 'as it stands', 'what is wrong', 'repair', 'hole', 'bags', 'with it'], rows),
+    '',
+  ].join('\n\n')
+}
+
+function standingWords({ standing }: PostPlan): string {
+  const { state, range, holdingGust, says } = standing
+  if (state === 'range') return `between ${range!.map((gust) => showGust(gust)).join(' and ')}: ${says}`
+  if (state === 'moves') return `${says}: under ${showGust(holdingGust!)}`
+  if (state === 'given-way') return `has given way: ${says}`
+  return state === 'not-known' ? `not known: ${says}` : thresholdWords(standing, (gust) => showGust(gust))
+}
+
+function table(headings: readonly string[], rows: readonly (readonly string[])[]): string {
+  const line = (cells: readonly string[]) => `| ${cells.join(' | ')} |`
+  return [line(headings), line(headings.map(() => '---')), ...rows.map(line)].join('\n')
+}
