@@ -4,6 +4,7 @@ import type { Knex } from 'knex'
 import type { Job } from '../core/document/job'
 import type { Command } from '../core/edit/commands'
 import { jobSummary } from '../core/document/summary'
+import { tables } from '../data/tables'
 import { demoJobs } from '../data/demo/jobs'
 import { connect, migrate } from '../database/connect'
 import { recreate } from '../scripts/lib/schemas.mjs'
@@ -103,7 +104,7 @@ async function timeOf(times: number, work: () => Promise<void>): Promise<number>
 /** Demo jobs under new names, written as rows. */
 async function fillTo(database: Knex, jobs: number): Promise<void> {
   const demo = demoJobs().at(-1)!
-  const [document, summary] = [JSON.stringify(demo), JSON.stringify(jobSummary(demo))]
+  const [document, summary] = [JSON.stringify(demo), JSON.stringify(jobSummary(demo, tables.causes))]
   const [{ there }] = (await database('job').count({ there: '*' })) as [{ there: number }]
   const rows = Array.from({ length: Math.max(0, jobs - Number(there)) }, (_, i) => ({
     id: randomUUID(),

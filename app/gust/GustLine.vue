@@ -12,9 +12,9 @@ const FLIP_BEYOND = 0.55
 
 const at = (gust: number) => `${(props.place(gust) * 100).toFixed(2)}%`
 const words = computed(() => {
-  const { name, under, refused, lean, over, weakest } = props.row
+  const { key, name, under, refused, lean, over, weakest } = props.row
   const parts = [name, under]
-  if (refused) parts.push(`refused: ${refused}`)
+  if (refused) parts.push(props.pick && key !== 'standing' ? `refused: ${refused}` : refused)
   if (lean !== undefined) parts.push(`starts to lean at ${showGust(lean)}`)
   if (over !== undefined) parts.push(`gives way at ${showGust(over)}`)
   if (weakest) parts.push(`weakest link: ${weakest}`)

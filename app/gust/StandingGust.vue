@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import GustScale from './GustScale.vue'
 import { showGust } from '~~/core/units/quantity'
-import { returnPeriodWords } from '~~/core/wind/returnPeriod'
+import { experienceSentence, standingSentence } from '~/job/stateWords'
 import { standingRow } from './gustRows'
 
 /** What the post holds as it stands, on the scale of gusts. */
@@ -11,16 +11,21 @@ const view = useJobView()
 const standing = computed(() => view.postPlan.value!.standing)
 const rows = computed(() => [standingRow(view.postPlan.value!)])
 const weakest = computed(() => standing.value.links.find((link) => link.link === standing.value.weakest))
+const sentence = computed(() =>
+  standingSentence(standing.value, weakest.value?.because ?? weakest.value?.name, (gust) => showGust(gust)),
+)
+const experience = computed(() =>
+  standing.value.state === 'holds' ? experienceSentence(standing.value, (gust) => showGust(gust)) : '',
+)
 </script>
 
 <template>
-  <div v-if="standing.holdingGust !== undefined" class="panel-section">
+  <div class="panel-section">
     <h3>As it stands</h3>
-    <p v-if="standing.holdingGust === 0">It holds nothing: {{ weakest?.because ?? weakest?.name }}.</p>
-    <p v-else>
-      It gives way at {{ showGust(standing.holdingGust) }}, {{ returnPeriodWords(weakest?.returnYears ?? Infinity) }}.
-    </p>
+    <p>{{ sentence }}</p>
+    <p v-if="experience" class="soft small">{{ experience }}</p>
     <GustScale
+      v-if="standing.state === 'holds' || standing.state === 'moves'"
       :rows="rows"
       :target="view.plan.value!.target.gust"
       :gust50="view.plan.value!.target.gust50"

@@ -1,4 +1,5 @@
-import type { DepthRulePlan, MethodPlan, PostPlan } from '~~/core/plan/types'
+import type { Thresholds } from '~~/core/plan/thresholds'
+import type { DepthRulePlan, MethodPlan, PostPlan, StandingPlan } from '~~/core/plan/types'
 import { showMinutes } from '~~/core/units/quantity'
 
 export interface GustRow {
@@ -19,17 +20,23 @@ export interface GustRow {
 const GROUND_LINK = 'footing'
 
 /** Where the ground starts to lean, if anything is still standing then. */
-function leanOf(links: PostPlan['standing']['links'], over: number | undefined): number | undefined {
-  const lean = links.find((link) => link.lean !== undefined)?.lean
-  return lean !== undefined && over !== undefined && lean < over ? lean : undefined
+const leanOf = ({ leanGust: lean, holdingGust: over }: Thresholds): number | undefined =>
+  lean !== undefined && over !== undefined && lean < over ? lean : undefined
+
+/** What moves is shown as less than a figure; what has gone, or is not known, by its reason. */
+function notHolding({ state, says, holdingGust, range }: StandingPlan): Pick<GustRow, 'over' | 'under' | 'refused'> {
+  if (state === 'moves') return { over: holdingGust, under: 'less than this' }
+  if (state === 'range') return { under: `${range!.map((gust) => gust.toFixed(0)).join(' to ')} m/s`, refused: says }
+  return { under: state === 'given-way' ? 'has given way' : 'not known', refused: says }
 }
 
 export function standingRow({ standing }: PostPlan): GustRow {
+  if (standing.state !== 'holds') return { key: 'standing', name: 'As it stands', ...notHolding(standing) }
   const weakest = standing.links.find((link) => link.link === standing.weakest)
   return {
     key: 'standing',
     name: 'As it stands',
-    lean: leanOf(standing.links, standing.holdingGust),
+    lean: leanOf(standing),
     over: standing.holdingGust,
     weakest: weakest?.link === GROUND_LINK ? undefined : weakest?.name,
   }
@@ -41,7 +48,7 @@ export function methodRow(method: MethodPlan): GustRow {
     key: method.method,
     name: method.name,
     under: showMinutes(method.minutes),
-    lean: leanOf(method.links, method.holdingGust),
+    lean: leanOf(method),
     over: method.holdingGust,
     weakest: weakest?.link === GROUND_LINK ? undefined : weakest?.name,
     refused: refusalWords(method.reasons),

@@ -58,6 +58,8 @@ export function createJobView(session: Pick<JobSession, 'id' | 'job' | 'renamed'
     const wanted = previewed.value ?? taken.value ?? postPlan.value?.recommended?.method
     return postPlan.value?.methods.find((method) => method.method === wanted)
   })
+  /** Nothing is proposed here, and nobody chose a repair: what there is may be looked at all the same. */
+  const isAskedForRepair = computed(() => methodInHand.value !== undefined)
   /** What only one screen wants of it: steps, parts and what stands where. */
   const detail = computed(() => {
     const method = methodInHand.value
@@ -110,6 +112,7 @@ export function createJobView(session: Pick<JobSession, 'id' | 'job' | 'renamed'
     previewed,
     taken,
     methodInHand,
+    isAskedForRepair,
     detail,
     drawnRepair,
     asked,

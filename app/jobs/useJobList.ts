@@ -5,6 +5,7 @@ import { queue, storage } from '~/sync/device'
 import { EDITS } from '~/sync/edits'
 import { PICTURE } from '~/sync/pictures'
 import { jobSummary } from '~~/core/document/summary'
+import { tables } from '~~/data/tables'
 import type { ListedJob } from '~~/shared/contract'
 
 /** Asked for what is typed only when the typing rests, ms. */
@@ -93,7 +94,7 @@ async function keptJobs(words: string): Promise<ListedJob[]> {
       version,
       name: job.name,
       siteName: job.site?.name ?? '',
-      summary: jobSummary(job),
+      summary: jobSummary(job, tables.causes),
       updatedAt: '',
     }))
     .filter(({ name, siteName }) => `${name} ${siteName}`.toLowerCase().includes(words.trim().toLowerCase()))

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { InputError } from '../errors'
 import { row } from '../tables/tables'
 import { tables } from '../../tests/support/builders'
-import { bagOrder, strengthWithWater, takesFilling, type BaggedMix } from './bags'
+import { bagOrder, strengthWithWater, takesFilling, wholeBags, type BaggedMix } from './bags'
 import { fillQuantities } from './fill'
 import { holeVolumes, type HoleShape } from './volume'
 
@@ -78,7 +78,15 @@ describe('bags and water', () => {
 
   it('never buys a bag for rounding dust', () => {
     expect(bagOrder(0.04, postMix, filling('wet-barrow'), hole).count).toBe(4)
-    expect(bagOrder(0.0401, postMix, filling('wet-barrow'), hole).count).toBe(5)
+    expect(bagOrder(0.0415, postMix, filling('wet-barrow'), hole).count).toBe(5)
+    expect(bagOrder(0.04, postMix, filling('wet-barrow'), hole)).not.toHaveProperty('short')
+  })
+
+  it('opens no bag for a hair, and says what it is short of', () => {
+    const order = bagOrder(0.0309, postMix, filling('wet-barrow'), hole)
+    expect(order.count).toBe(3)
+    expect(order.short).toBeCloseTo(0.0009, 9)
+    expect([3.09, 3.1, 0.02, 1].map(wholeBags)).toEqual([3, 4, 1, 1])
   })
 
   it('refuses to pour a mix dry that has to be mixed', () => {

@@ -233,17 +233,18 @@ describe('small things around a job', () => {
   it.each<[Observations, ReturnType<typeof postState>]>([
     [{}, 'unseen'],
     [{ pushPivot: 'nothing-moves', probeAtGround: 0 }, 'sound'],
-    [{ pushPivot: 'nothing-moves', probeAtGround: 0.006 }, 'doubtful'],
+    [{ pushPivot: 'nothing-moves', probeAtGround: 0.006 }, 'sound'],
+    [{ tap: 'dull' }, 'doubtful'],
     [{ probeAtGround: 0.03 }, 'failed'],
-    [{ pushPivot: 'panel-only' }, 'doubtful'],
+    [{ pushPivot: 'panel-only' }, 'failed'],
     [{ breakFace: 'clean-splinters' }, 'failed'],
   ])('%j is %s', (observations, state) => {
-    expect(postState({ id: 'A', station: 0, observations })).toBe(state)
+    expect(postState({ id: 'A', station: 0, observations }, false, tables.causes)).toBe(state)
   })
 
   it('counts what needs somebody', () => {
-    const summary = jobSummary(demoJobs().at(-1)!)
-    expect(summary).toMatchObject({ posts: 20, failed: 5, undecided: 6 })
+    const summary = jobSummary(demoJobs().at(-1)!, tables.causes)
+    expect(summary).toMatchObject({ posts: 20, failed: 5, undecided: 5 })
   })
 
   it('names files by letters only', () => {

@@ -1,20 +1,40 @@
-import type { Post } from './job'
+import { stateOfReadings } from '../cause/state'
+import type { CauseTables } from '../cause/tables'
+import type { Line, Post } from './job'
 
 /** Drawn by shape and word: solid, dashed, broken outline, thin. */
 export type PostState = 'sound' | 'doubtful' | 'failed' | 'unseen'
 
-/** Soft wood that fails a post and that leaves it in doubt, m. */
-const FAILED_SOFT = 0.01
-const DOUBTFUL_SOFT = 0.003
+const DRAWN = { 'not-looked-at': 'unseen', 'nothing-wrong': 'sound', unsettled: 'doubtful', failed: 'failed' } as const
 
-/** What the readings say of a post at a glance; the cause is another question. */
-export function postState({ observations = {} }: Post): PostState {
-  const { pushPivot, breakFace, probeAtGround = 0, probeBelow = 0, probeAbove = 0 } = observations
-  if (Object.keys(observations).length === 0) return 'unseen'
-  const soft = Math.max(probeAtGround, probeBelow, probeAbove)
-  const broken = breakFace !== undefined && breakFace !== 'none'
-  const moves = pushPivot !== undefined && pushPivot !== 'nothing-moves' && pushPivot !== 'panel-only'
-  if (broken || moves || soft > FAILED_SOFT) return 'failed'
-  if (pushPivot === 'nothing-moves' && soft <= DOUBTFUL_SOFT && observations.lean === undefined) return 'sound'
-  return 'doubtful'
+/** What a list takes for granted of a post of which nobody said more. */
+const USUAL = { material: 'treated-softwood', duty: 'line', ageYears: 8 }
+
+/**
+ * The state of a post as the plan has it, without the rest of the plan: for lists and drawings of many posts.
+ *
+ * @param isPointedAt see {@link pointedAt}
+ */
+export function postState(post: Post, isPointedAt: boolean, causes: CauseTables): PostState {
+  const { observations = {}, judgement } = post
+  const said = judgement?.found !== undefined || judgement?.overruled !== undefined
+  if (!said && Object.keys(observations).length === 0) return 'unseen'
+  const { material = USUAL.material, duty = USUAL.duty, ageYears = USUAL.ageYears } = post
+  return DRAWN[stateOfReadings({ material, duty, ageYears, pointedAt: isPointedAt }, observations, said, causes)]
+}
+
+/**
+ * Which posts of a line somebody was called for: those that are marked; on a line on which nobody marked any, the one
+ * that was looked at where it is the only one.
+ */
+export function pointedAt({ posts }: { posts: readonly Pick<Post, 'pointedAt' | 'observations'>[] }) {
+  if (posts.some((post) => post.pointedAt)) return (post: Pick<Post, 'pointedAt'>) => post.pointedAt === true
+  const looked = posts.filter(({ observations }) => Object.keys(observations ?? {}).length > 0)
+  return (post: object) => looked.length === 1 && looked[0] === post
+}
+
+/** States of the posts of a line. */
+export function postStates(line: Pick<Line, 'posts'>, causes: CauseTables): PostState[] {
+  const isMeant = pointedAt(line)
+  return line.posts.map((post) => postState(post, isMeant(post), causes))
 }

@@ -1,7 +1,8 @@
+import type { CauseTables } from '../cause/tables'
 import { leanSlopes } from '../setout/lean'
 import type { Metres } from '../units/types'
-import { postState, type PostState } from './postState'
-import type { Job, Post } from './job'
+import { postStates, type PostState } from './postState'
+import type { Job, Line } from './job'
 
 /** A post as the thin line of an overview shows it. */
 export interface PostSummary {
@@ -20,23 +21,29 @@ export interface JobSummary {
   undecided: number
 }
 
-export function postSummary(post: Post): PostSummary {
-  return { station: post.station, state: postState(post), lean: leanSlopes(post.observations?.lean).along }
+/** Every post of a line as the thin line shows it. */
+export function lineSummary(line: Pick<Line, 'posts'>, causes: CauseTables): PostSummary[] {
+  const states = postStates(line, causes)
+  return line.posts.map((post, i) => ({
+    station: post.station,
+    state: states[i]!,
+    lean: leanSlopes(post.observations?.lean).along,
+  }))
 }
 
-export function jobSummary(job: Job): JobSummary {
-  const posts = job.lines.flatMap((line) => line.posts)
-  const states = posts.map(postState)
+export function jobSummary(job: Job, causes: CauseTables): JobSummary {
+  const lines = job.lines.map((line) => ({
+    id: line.id,
+    name: line.name ?? line.id,
+    length: Math.max(line.length ?? 0, ...line.posts.map((post) => post.station)),
+    posts: lineSummary(line, causes),
+  }))
+  const states = lines.flatMap(({ posts }) => posts.map(({ state }) => state))
+  const hasRepair = job.lines.flatMap(({ posts }) => posts.map(({ repair }) => repair?.method !== undefined))
   return {
-    lines: job.lines.map((line) => ({
-      id: line.id,
-      name: line.name ?? line.id,
-      length: Math.max(line.length ?? 0, ...line.posts.map((post) => post.station)),
-      posts: line.posts.map(postSummary),
-    })),
-    posts: posts.length,
+    lines,
+    posts: states.length,
     failed: states.filter((state) => state === 'failed').length,
-    undecided: posts.filter((post, i) => (states[i] === 'failed' || states[i] === 'doubtful') && !post.repair?.method)
-      .length,
+    undecided: states.filter((state, i) => (state === 'failed' || state === 'doubtful') && !hasRepair[i]).length,
   }
 }

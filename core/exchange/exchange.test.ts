@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../data/demo/jobs'
 import { PICKED, SEEN_TOGETHER, type Observations } from '../cause/observations'
 import type { Coordinates, Job } from '../document/job'
-import { jobOf, runOfPosts } from '../../tests/support/builders'
+import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
 import { guessHeading } from './columns'
 import { distance, jobGeoJson, lineFromCourse, placeAt, readCourse } from './geojson'
 import { guessBareUnit, guessHeadings, postsTable, readPosts } from './posts'
@@ -183,7 +183,7 @@ describe('a line on the earth', () => {
 
   it('goes out and comes in again', () => {
     const job = { ...jobOf(runOfPosts(2)), lines: [lineFromCourse(course, 'G')] }
-    const out = jobGeoJson(job)
+    const out = jobGeoJson(job, tables.causes)
     expect(out.features).toHaveLength(4)
     expect(readCourse(JSON.parse(JSON.stringify(out)))).toEqual(course)
     const half = placeAt(course, lineFromCourse(course, 'G').posts[1]!.station / 2)
@@ -218,6 +218,6 @@ describe('a line on the earth', () => {
         'G',
       ),
     ).toThrow('at least a millimetre')
-    expect(() => jobGeoJson(jobOf(runOfPosts(2)))).toThrow('course is missing')
+    expect(() => jobGeoJson(jobOf(runOfPosts(2)), tables.causes)).toThrow('course is missing')
   })
 })

@@ -1,6 +1,7 @@
 import { InputError } from '../errors'
 import { LIMITS } from '../limits'
-import { postState } from '../document/postState'
+import type { CauseTables } from '../cause/tables'
+import { postStates } from '../document/postState'
 import type { Coordinates, Job, Line, Post } from '../document/job'
 import type { Metres, Radians } from '../units/types'
 
@@ -117,18 +118,19 @@ function turnsAt(course: readonly Coordinates[], i: number): Radians {
  *
  * @throws InputError when no line of the job has a course
  */
-export function jobGeoJson(job: Job): { type: 'FeatureCollection'; features: unknown[] } {
+export function jobGeoJson(job: Job, causes: CauseTables): { type: 'FeatureCollection'; features: unknown[] } {
   const placed = job.lines.filter((line) => line.course)
   if (placed.length === 0)
     throw new InputError('course', undefined, 'known for a line: bring it in from GeoJSON, or give the line its places')
-  return { type: 'FeatureCollection', features: placed.flatMap(lineFeatures) }
+  return { type: 'FeatureCollection', features: placed.flatMap((line) => lineFeatures(line, causes)) }
 }
 
-function lineFeatures({ id, name, kind, height, course, posts }: Line): unknown[] {
+function lineFeatures({ id, name, kind, height, course, posts }: Line, causes: CauseTables): unknown[] {
+  const states = postStates({ posts }, causes)
   const feature = (geometry: unknown, properties: unknown) => ({ type: 'Feature', geometry, properties })
   return [
     feature({ type: 'LineString', coordinates: course }, { line: id, name, kind, height }),
-    ...posts.map((post) =>
+    ...posts.map((post, i) =>
       feature(
         { type: 'Point', coordinates: placeAt(course!, post.station) },
         {
@@ -136,7 +138,7 @@ function lineFeatures({ id, name, kind, height, course, posts }: Line): unknown[
           post: post.id,
           station: post.station,
           duty: post.duty,
-          state: postState(post),
+          state: states[i],
           repair: post.repair?.method,
         },
       ),

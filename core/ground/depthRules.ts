@@ -4,7 +4,7 @@ import type { Metres, Newtons, Pascals } from '../units/types'
 import { codeDepth, codeForce } from './code'
 import { BELOW_FROST } from './frost'
 import { overturning } from './over'
-import { groundThreshold } from './postInGround'
+import { plumbMargin } from './postInGround'
 import { DEPTH_RANGE, resistancePieces, type Segment } from './profile'
 import { groundState, type Soil } from './soil'
 
@@ -18,8 +18,8 @@ export interface DepthQuestion {
   above?: { bottom: Metres; width: Metres }
   /** Apparent cohesion that is counted, Pa. */
   cohesion?: Pascals
-  /** Wind that steady loads leave of what the ground holds at any arm; all of it when absent, N. */
-  windLeft?: (holds: (arm: Metres) => Newtons) => Newtons
+  /** Loads that a wind comes to with every steady load; the wind alone when absent. */
+  loadsUnder?: (wind: Newtons) => readonly { force: Newtons; height: Metres }[]
   /** Wind at the target gust by the bare formulas, N, and its height above ground, m. */
   force: Newtons
   height: Metres
@@ -126,7 +126,7 @@ export function depthThatHolds(question: DepthQuestion): Metres | null {
   const ground = groundState(question.soil, question.saturated, question.cohesion)
   return depthFor(question, question.demand?.over ?? question.force, (segments) => {
     const pieces = resistancePieces(segments, ground, question.ignoredTop)
-    return (arm) => overturning(pieces, arm).over
+    return ({ force, height }) => Math.min(MUCH, overturning(pieces, height).over) - force
   })
 }
 
@@ -134,7 +134,7 @@ export function depthThatHolds(question: DepthQuestion): Metres | null {
  * Least embedment that springs back to plumb from the lean target's gust.
  *
  * @returns m; null when no hole of 2 m would
- * @source {@link groundThreshold}, solved for the depth
+ * @source {@link plumbMargin}, solved for the depth
  */
 export function depthThatStaysPlumb(question: DepthQuestion): Metres | null {
   const { soil, saturated, cohesion, ignoredTop, demand } = question
@@ -142,21 +142,23 @@ export function depthThatStaysPlumb(question: DepthQuestion): Metres | null {
   return depthFor(
     question,
     demand.lean,
-    (segments) => (height) =>
-      groundThreshold({ soil, saturated, cohesion, ignoredTop, segments, height: Math.max(height, 0) }, 'lean')!,
+    (segments) =>
+      ({ force, height }) =>
+        plumbMargin({ soil, saturated, cohesion, ignoredTop, segments, height }, force),
   )
 }
 
 function depthFor(
-  { width, above, height, windLeft }: DepthQuestion,
+  { width, above, height, loadsUnder }: DepthQuestion,
   demand: Newtons,
-  holding: (segments: readonly Segment[]) => (arm: Metres) => Newtons,
+  margin: (segments: readonly Segment[]) => (load: { force: Newtons; height: Metres }) => number,
 ): Metres | null {
+  const loads = loadsUnder ? loadsUnder(demand) : [{ force: demand, height }]
   const shallowest = Math.max(DEPTH_RANGE.minimum, (above?.bottom ?? 0) + DEPTH_RANGE.minimum)
   const spare = (bottom: Metres) => {
     const fill = { top: above?.bottom ?? 0, bottom, width }
-    const holds = holding(above ? [{ top: 0, ...above }, fill] : [fill])
-    return Math.min(windLeft ? windLeft(holds) : holds(height), MUCH) - demand
+    const spareOf = margin(above ? [{ top: 0, ...above }, fill] : [fill])
+    return Math.min(...loads.map(spareOf))
   }
   if (spare(DEEPEST_DUG) < 0) return null
   if (spare(shallowest) >= 0) return shallowest

@@ -73,6 +73,20 @@ function requirePost(post: BuriedPost): void {
   requireSegments(post.segments)
 }
 
+/**
+ * How far a load is from leaving a lasting lean: what a search for a depth asks at every depth.
+ *
+ * @returns above 0 where it springs back to within the tolerance, 0 just there, down to −½ where it goes over
+ */
+export function plumbMargin(post: BuriedPost, force: Newtons): number {
+  requirePost(post)
+  if (force <= 0) return 0.5
+  const { springs, limit } = prepared(post)
+  if (force >= limit.over) return -0.5
+  const lasting = residual(springs, movementUnder(springs, force, post.height), force, post.height)
+  return Number.isFinite(lasting) ? 0.5 - lasting / (lasting + PLUMB_TOLERANCE) : -0.5
+}
+
 export interface GroundResponse extends Movement {
   /** Rotation that stays when the load has gone, rad. */
   residual: Radians

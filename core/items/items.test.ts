@@ -4,8 +4,15 @@ import { plan } from '../plan/plan'
 import { row } from '../tables/tables'
 import { itemsOf, itemWords, orderFigure } from './items'
 
-const methods = plan(jobOf(runOfPosts(3, 2.4, () => ({ observations: { probeAtGround: 0.03 } }))), tables).posts[1]!
-  .methods
+const methods = plan(
+  jobOf(
+    runOfPosts(3, 2.4, () => ({
+      observations: { probeAtGround: 0.03 },
+      repair: { holes: { 'repair-spur': { stoneBed: 0.1, depth: 0.6 } } },
+    })),
+  ),
+  tables,
+).posts[1]!.methods
 const method = (key: string) => methods.find((each) => each.method === key)!
 const words = (key: string) => itemsOf('A2', method(key), tables).map(itemWords)
 

@@ -7,7 +7,7 @@ import { resolveJob } from '../resolve/resolve'
 import type { MethodStep } from '../tables/parts'
 import { row, type Tables } from '../tables/tables'
 import { withHistory } from './experience'
-import { designMethod } from './methods'
+import { designMethod } from './design'
 
 /** What only one screen wants of one method. */
 export interface MethodDetail {

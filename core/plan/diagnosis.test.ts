@@ -63,7 +63,7 @@ describe('red flags', () => {
         .map((each) => each.method)
     expect(allowed(rotted)).toEqual(['make-safe'])
     const cleared = { ...rotted, judgement: { cleared: { note: 'dead and disconnected', at } } }
-    expect(allowed(cleared)).toContain('repair-spur')
+    expect(allowed(cleared)).toContain('new-post-concrete')
     expect(planOf(cleared, { marks }).diagnosis).toMatchObject({ cleared: true, redFlags: [expect.any(String)] })
     // A note does not make anybody a licensed builder.
     const bearing = { ...cleared, duty: 'load-bearing' as const }

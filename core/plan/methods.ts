@@ -1,14 +1,15 @@
 import type { Cause } from '../cause/tables'
 import { workMinutes } from '../day/minutes'
 import type { PostContext } from '../repair/context'
-import { linkOnGustScale, weakestLink } from '../repair/links'
-import { methodRow, type Check, type Choice, type Design, type RepairMethod, type Verdict } from '../repair/method'
+import { weakestLink } from '../repair/links'
+import { methodRow, type Check, type Design, type RepairMethod } from '../repair/method'
 import { isBroken, softAtGround } from '../repair/standing'
 import { row, type Tables } from '../tables/tables'
 import type { CubicMetres } from '../units/types'
 import { gustOfReturnPeriod, returnPeriodOfGust, returnPeriodWords } from '../wind/returnPeriod'
 import { planConcrete } from './concrete'
-import { onBothThresholds, type Thresholds } from './thresholds'
+import { designMethod, holdsTargets } from './design'
+import type { Thresholds } from './thresholds'
 import type { ConcretePlan, MethodPlan, PostPlan } from './types'
 
 /** Every method on one post; refused ones stay with their reasons. Best first. */
@@ -21,8 +22,8 @@ export function planMethods(
 }
 
 /**
- * Answers every cause in force; does not lean most years; keeps what is sound; holds both targets; quickest. Refused ones stand last, and what
- * answers nothing stands behind what answers something.
+ * Answers every cause in force; does not lean most years; keeps what is sound; holds both targets; quickest. Refused
+ * ones stand last, and what answers nothing stands behind what answers something.
  */
 function order(context: PostContext, methods: readonly RepairMethod[], { inForce }: PostPlan['diagnosis']) {
   const sound = soundParts(context, inForce)
@@ -53,55 +54,11 @@ function soundParts(context: PostContext, inForce: readonly Cause[]): ReadonlySe
 /** Soft skin that sound wood may have, m. */
 const SOUND_WOOD = 0.005
 
-/** A method with the parts that it is made with on this post. */
-export interface DesignedMethod {
-  choice: Choice
-  design: Design
-  verdict: Verdict
-}
-
-/**
- * The first of a method's variants that is allowed and holds both targets; else of those that are allowed the one that
- * comes nearest to them; where none is, the first with its reasons.
- */
-export function designMethod(method: RepairMethod, context: PostContext): DesignedMethod {
-  let best: DesignedMethod | undefined
-  let rank = -Infinity
-  for (const choice of method.variants(context)) {
-    const design = method.design(context, choice)
-    const designed = { choice, design, verdict: method.verdict(context, design) }
-    const isAllowed = designed.verdict.verdict === 'allowed'
-    const of = isAllowed ? nearness(context, thresholdsOf(design, context)) : -1
-    if (of > rank) [best, rank] = [designed, of]
-    if (rank >= HOLDS) break
-  }
-  return best!
-}
-
-function thresholdsOf({ links }: Design, { scale }: PostContext): Thresholds {
-  return onBothThresholds(
-    links.map((capacity) => linkOnGustScale(capacity, scale)),
-    scale.gust50,
-  )
-}
-
-/** Share of both targets that is held; of one that holds nothing of its own, none. */
-function nearness({ targetGust, leanTargetGust }: PostContext, { holdingGust = 0, leanGust = Infinity }: Thresholds) {
-  return Math.min(holdingGust / targetGust, leanGust / leanTargetGust)
-}
-const HOLDS = 1
-
-/** Goes over at the target's gust at least, and leans at the lean target's at least. */
-const holds = (context: PostContext, thresholds: Thresholds): boolean =>
-  thresholds.holdingGust !== undefined && nearness(context, thresholds) >= HOLDS
-
 function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostPlan['diagnosis']): MethodPlan {
-  const { tables, scale } = context
+  const { tables } = context
   const { name, fixedMinutes, cautions } = methodRow(method.key, context)
-  const { design, verdict } = designMethod(method, context)
-  const links = design.links.map((capacity) => linkOnGustScale(capacity, scale))
+  const { design, verdict, links, thresholds } = designMethod(method, context)
   const weakest = weakestLink(links)
-  const thresholds = onBothThresholds(links, scale.gust50)
   const concrete = planConcrete(design.earthwork, context)
   const reasons = [
     ...stops(method, diagnosis),
@@ -118,7 +75,7 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     links,
     weakest: weakest?.link,
     ...thresholds,
-    holdsTarget: holds(context, thresholds),
+    holdsTarget: holdsTargets(context, thresholds),
     hole: design.earthwork?.holes[0],
     concrete,
     checks: [...(design.checks ?? []), ...knockChecks(design, context)],

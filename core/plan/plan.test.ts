@@ -20,6 +20,9 @@ const rotted: Partial<Post> = {
   observations: { pushPivot: 'at-ground-line', comesUpright: 'easily', probeAtGround: 0.03 },
 }
 
+const inFairFooting: Partial<Post> = { footing: { kind: 'concrete', diameter: 0.3, top: 0.05, bottom: 0.6 } }
+const sheltered: Site = { shelter: 0.7, gust50: 38 }
+
 describe('the gust that a post holds', () => {
   it('puts the worked hole where the worked load says', () => {
     // 2477 N at 40 m/s against over 1263 N and lean 606 N.
@@ -36,8 +39,10 @@ describe('the gust that a post holds', () => {
     const footing = standing.links.find((link) => link.link === 'footing')!
     // The panel is 1.8 m here, so load and arm are a little smaller than in the worked figure.
     expect(wind.height).toBeCloseTo(0.925, 9)
-    expect(footing.over).toBeGreaterThan(28.6)
-    expect(footing.over).toBeLessThan(30)
+    // Apparent cohesion lends a little; experience of the ground is on top of it.
+    expect(footing.bare).toBeGreaterThan(28.6)
+    expect(footing.bare).toBeLessThan(36)
+    expect(footing.over! / footing.bare!).toBeCloseTo(Math.sqrt(1 / tables.experience.ground), 9)
     expect(footing.lean!).toBeLessThan(footing.over!)
   })
 
@@ -51,7 +56,9 @@ describe('the gust that a post holds', () => {
   })
 
   it('gives a broken post nothing to hold', () => {
-    expect(planOf({ observations: { breakFace: 'clean-splinters' } }).standing.holdingGust).toBe(0)
+    const { standing } = planOf({ observations: { breakFace: 'clean-splinters' } })
+    expect(standing).toMatchObject({ state: 'given-way', says: 'it is broken' })
+    expect(standing).not.toHaveProperty('holdingGust')
   })
 
   it('says which footing it does not know', () => {
@@ -63,14 +70,14 @@ describe('the gust that a post holds', () => {
 
 describe('methods', () => {
   it('answers decay with a spur, and will not keep the rotten post', () => {
-    const decayed = planOf(rotted)
+    const decayed = planOf({ ...rotted, ...inFairFooting }, sheltered)
     expect(decayed.diagnosis.leading).toEqual(['ground-line-decay'])
-    expect(decayed.methods[0]!.method).toBe('repair-spur')
+    expect(['repair-spur', 'steel-pin']).toContain(decayed.methods[0]!.method)
+    expect(method(decayed, 'repair-spur').allowed).toBe(true)
     expect(method(decayed, 'repair-spur').leavesUnsolved).toEqual([])
-    expect(method(decayed, 'recast-footing')).toMatchObject({
-      allowed: false,
-      reasons: ['The wood at or below ground is gone soft.'],
-    })
+    const recast = method(decayed, 'recast-footing')
+    expect(recast.allowed).toBe(false)
+    expect(recast.reasons).toContain('The wood at or below ground is gone soft.')
   })
 
   it('answers a small footing under sound wood with a larger one', () => {
@@ -137,7 +144,7 @@ describe('the recommended hole', () => {
     expect(chosen.holdingGust!).toBeGreaterThanOrEqual(40 * 0.999)
     expect(recommended!.because).toBe(depthReason(chosen.hole!, depthRules, 'metric'))
     expect(recommended!.because).toMatch(
-      /^0\.\d+ m deep: .* of stone\. The target gust rules; frost asks 0\.60 m, the local minimum is 0\.60 m\.$/,
+      /^0\.\d+ m deep\. Staying plumb rules; frost asks 0\.60 m, the local minimum is 0\.60 m, not to go over asks 0\.\d+ m\.$/,
     )
   })
 
@@ -148,11 +155,9 @@ describe('the recommended hole', () => {
       saturated: true,
       steadyLoad: { pressure: 9_000, height: 1.5 },
     })
-    const { hole, method } = methods.find((each) => each.method === recommended!.method)!
-    if (method !== 'make-safe') {
-      expect(hole!.noHoleHolds).toBe(true)
-      expect(recommended!.because).toContain('no hole that can be dug holds the target gust here')
-    }
+    const { method } = recommended!
+    expect(method).toBe('make-safe')
+    expect(methods.find((each) => each.method === 'new-post-concrete')!.hole!.noHoleHolds).toBe(true)
     expect(recommended).not.toHaveProperty('depth')
     expect(recommended).not.toHaveProperty('diameter')
   })
@@ -160,12 +165,12 @@ describe('the recommended hole', () => {
   it('is never one that is refused, whoever chose it', () => {
     const { recommended, methods } = planOf({ ...rotted, repair: { method: 'recast-footing' } })
     expect(methods.find(({ method }) => method === 'recast-footing')!.allowed).toBe(false)
-    expect(recommended!.method).toBe('repair-spur')
+    expect(recommended!.method).toBe('new-post-concrete')
   })
 
   it('is the deeper of frost and gust', () => {
     const { methods } = planOf(rotted, { frostDepth: 1.2 })
-    expect(methods[0]!.hole).toMatchObject({ rule: 'frost', footingBottom: 1.35, depth: 1.45 })
+    expect(methods[0]!.hole).toMatchObject({ rule: 'frost', footingBottom: 1.35, depth: 1.35 })
   })
 
   it('is the technician’s own when it was set', () => {
@@ -182,6 +187,7 @@ describe('the recommended hole', () => {
       'frost',
       'local-minimum',
       'target-gust',
+      'target-lean',
       'code-formula',
     ])
     const byDepth = [...depthRules].sort((a, b) => a.depth! - b.depth!)

@@ -27,8 +27,10 @@ export function recommend(
 
 function proposed({ state, inForce, redFlags, cleared }: PostPlan['diagnosis'], open: MethodPlan[]) {
   const safe = open.find(({ method }) => method === MAKE_SAFE)
-  if (redFlags.length > 0 && !cleared) return safe
+  const isStopped = redFlags.length > 0 && !cleared
+  if (state === 'unsettled' && isStopped) return safe
   if (state !== 'failed') return undefined
+  if (isStopped) return safe
   const [best] = open.filter(({ method }) => method !== MAKE_SAFE)
   return best && best.leavesUnsolved.length < inForce.length ? best : safe
 }

@@ -1,5 +1,5 @@
 import { recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../ground/depthRules'
-import { groundCapacity, groundThreshold, type GroundCapacity } from '../ground/postInGround'
+import { groundCapacity, groundThreshold, plumbMargin } from '../ground/postInGround'
 import type { Segment } from '../ground/profile'
 import { apparentCohesion, ignoredTop, type NoFigureSoil, type Soil } from '../ground/soil'
 import { remembered } from '../numeric/remember'
@@ -20,7 +20,7 @@ import {
   type LinkCapacity,
   type LinkMaker,
 } from './links'
-import { allowanceByArm, hungLeafMoment, leastAllowance, loadCases } from './loadCases'
+import { hungLeafMoment, loadCases, loadUnder, type Load } from './loadCases'
 
 /** All that a method needs to know of one post. */
 export interface PostContext {
@@ -66,7 +66,7 @@ const KNOCK: Newtons = 300
 
 /** Posts of one line often share soil, load and hole; the ground is solved once for each. */
 export interface GroundMemory {
-  capacities: Map<string, GroundCapacity>
+  capacities: Map<string, LinkCapacity>
   depths: Map<string, RecommendedDepth>
   experience: Map<string, ExperienceRange>
 }
@@ -94,11 +94,14 @@ export function postContext(
   const experience = post.duty === 'load-bearing' ? BARE : line.experience
   const scale: GustScale = { forceAtUnitGust, gust50: site.gust50, experience }
   const cases = loadCases(post)
+  const casesKey = JSON.stringify(cases)
   const links = linkMaker(cases, wind.height)
 
   const ground: PostContext['ground'] = (link, name, segments) => {
-    const made = (holds: HoldsAtArm): LinkCapacity => ({ ...links.byArm(link, name, holds, ALL), of: 'ground' })
-    if (!soil) return made((threshold) => (threshold === 'code' ? null : 0))
+    if (!soil) {
+      const nothing: HoldsAtArm = (threshold) => (threshold === 'code' ? null : 0)
+      return { ...links.byArm(link, name, nothing, ALL), of: 'ground' }
+    }
     const buried = {
       soil,
       saturated: post.saturated,
@@ -108,11 +111,15 @@ export function postContext(
     }
     const profile = segments.map(({ top, bottom, width }) => `${top} ${bottom} ${width}`).join()
     const key = `${soil.key} ${buried.saturated} ${buried.ignoredTop} ${wind.height} ${profile}`
-    const atWind = remembered(memory.capacities, key, () => groundCapacity({ ...buried, height: wind.height }))
-    // Steady loads ask at other heights too: one threshold at a time then.
-    const holds: HoldsAtArm = (threshold, height) =>
-      height === wind.height ? atWind[threshold] : groundThreshold({ ...buried, height }, threshold)
-    return made(holds)
+    const found = remembered(memory.capacities, `${key} ${casesKey}`, () => {
+      const atWind = groundCapacity({ ...buried, height: wind.height })
+      // Steady loads ask at other heights too: one threshold at a time then.
+      const holds: HoldsAtArm = (threshold, height) =>
+        height === wind.height ? atWind[threshold] : groundThreshold({ ...buried, height }, threshold)
+      const lean = ({ force, height }: Load) => plumbMargin({ ...buried, height }, force)
+      return links.byArm(link, name, holds, ALL, { lean })
+    })
+    return { ...found, link, name, of: 'ground' }
   }
   const depthQuestion: PostContext['depthQuestion'] = (ofSoil, width, above) => ({
     soil: ofSoil,
@@ -125,7 +132,7 @@ export function postContext(
       over: Math.max(knock, scale.experience.ground * wind.force),
       lean: scale.experience.ground * forceAtUnitGust * leanTargetGust ** 2,
     },
-    windLeft: (holds) => leastAllowance(cases, (each) => allowanceByArm(each, wind.height, holds)).force,
+    loadsUnder: (force) => cases.map((each) => loadUnder(each, force, wind.height)),
     force: wind.force,
     height: wind.height,
     postLength: post.length,
@@ -133,8 +140,8 @@ export function postContext(
     minimumDepth: site.minimumDepth,
   })
   const embedment: PostContext['embedment'] = (ofSoil, width, above) => {
-    const { windLeft: _windLeft, soil: _soil, ...question } = depthQuestion(ofSoil, width, above)
-    const key = JSON.stringify([ofSoil.key, question, cases])
+    const { loadsUnder: _loadsUnder, soil: _soil, ...question } = depthQuestion(ofSoil, width, above)
+    const key = `${ofSoil.key} ${JSON.stringify(question)} ${casesKey}`
     return remembered(memory.depths, key, () => recommendedDepth(depthQuestion(ofSoil, width, above)))
   }
   return {

@@ -60,7 +60,7 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
   const above = fillTop > 0 ? { bottom: fillTop, width: along } : undefined
   const asked: RecommendedDepth =
     wish.depth ?? (soil ? context.embedment(soil, diameter, above) : { depth: LEAST_DEPTH, rule: 'local-minimum' })
-  const least = Math.min(wish.deepest ?? Infinity, Math.max(asked.depth, fillTop + LEAST_FILL))
+  const least = Math.max(fillTop + LEAST_FILL, Math.min(wish.deepest ?? Infinity, asked.depth))
   const depth = chosen.depth ?? tidy(least + stoneBed)
   return {
     shape: 'round',

@@ -5,7 +5,7 @@ import { OVER_CODE } from '../tables/parts'
 import type { Metres, MetresPerSecond, Newtons, Years } from '../units/types'
 import type { Experience } from '../wind/experience'
 import { returnPeriodOfGust } from '../wind/returnPeriod'
-import { allowanceByArm, leastAllowance, linearAllowance, type LoadCase } from './loadCases'
+import { allowanceByArm, leastAllowance, linearAllowance, type Load, type LoadCase } from './loadCases'
 
 /** Wind that one part can stand on top of the steady loads, N at the height of the wind. */
 export interface LinkCapacity {
@@ -109,7 +109,13 @@ export interface LinkMaker {
    */
   bent: (link: string, name: string, section: SectionProperties, material: MaterialRow, arm: Metres) => LinkCapacity
   /** A part whose load depends on the arm at which it acts: the ground, the wood round a pin. */
-  byArm: (link: string, name: string, holds: HoldsAtArm, thresholds: readonly GroundThreshold[]) => LinkCapacity
+  byArm: (
+    link: string,
+    name: string,
+    holds: HoldsAtArm,
+    thresholds: readonly GroundThreshold[],
+    margins?: Partial<Record<GroundThreshold, (load: Load) => number>>,
+  ) => LinkCapacity
 }
 
 /**
@@ -136,9 +142,11 @@ export function linkMaker(cases: readonly LoadCase[], height: Metres): LinkMaker
         used: ({ across, along }) => across.moment + along.moment * weightAlong,
       })
     },
-    byArm(link, name, holds, thresholds) {
+    byArm(link, name, holds, thresholds, margins = {}) {
       const allowance = (threshold: GroundThreshold) =>
-        leastAllowance(cases, (each) => allowanceByArm(each, height, (at) => holds(threshold, at) ?? 0))
+        leastAllowance(cases, (each) =>
+          allowanceByArm(each, height, (at) => holds(threshold, at) ?? 0, margins[threshold]),
+        )
       const over = allowance('over')
       const lean = thresholds.includes('lean') ? { lean: allowance('lean').force } : {}
       const hasCode = thresholds.includes('code') && holds('code', height) !== null

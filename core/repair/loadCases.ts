@@ -117,25 +117,45 @@ export function linearAllowance(capacity: number, used: number, perNewton: numbe
 /** Arm at which a load is all couple: the ground then holds a moment, m. */
 const PURE_COUPLE: Metres = 1_000
 
+/** One load that comes to the same as several. */
+export interface Load {
+  force: Newtons
+  /** Above ground, m. */
+  height: Metres
+}
+
+/**
+ * What a wind and the steady loads of a case come to. Forces and moments at right angles add as vectors.
+ *
+ * @param arm of the wind above ground, m
+ */
+export function loadUnder({ across, along, windShare }: LoadCase, wind: Newtons, arm: Metres): Load {
+  const force = Math.hypot(windShare * wind + across.force, along.force)
+  const moment = Math.hypot(windShare * wind * arm + across.moment, along.moment)
+  const height = force > 0 ? Math.min(PURE_COUPLE, moment / force) : PURE_COUPLE
+  return { force: height < PURE_COUPLE ? force : moment / PURE_COUPLE, height }
+}
+
 /**
  * Wind left when what is held depends on the arm of the load: in the ground, or round a pin. Forces and moments at right
  * angles add as vectors, as a round hole takes them.
  *
  * @param holds load at an arm that is stood, N; falls with the arm
+ * @param margin over 0 where a load is stood, under 0 where it is not, where that is told sooner than by `holds`
  * @param arm   of the wind above ground, m
  * @source bracketed root of demand = capacity: the demand rises with the wind
  * @example no steady load: holds(arm)
  */
-export function allowanceByArm(each: LoadCase, arm: Metres, holds: (arm: Metres) => Newtons): Newtons {
+export function allowanceByArm(
+  each: LoadCase,
+  arm: Metres,
+  holds: (arm: Metres) => Newtons,
+  margin: (load: Load) => number = ({ force, height }) => holds(height) - force,
+): Newtons {
   const { across, along, windShare } = each
   const steady = across.force || across.moment || along.force || along.moment
   if (!steady) return windShare > 0 ? holds(arm) / windShare : Infinity
-  const spare = (wind: Newtons): Newtons => {
-    const force = Math.hypot(windShare * wind + across.force, along.force)
-    const moment = Math.hypot(windShare * wind * arm + across.moment, along.moment)
-    const at = force > 0 ? Math.min(PURE_COUPLE, moment / force) : PURE_COUPLE
-    return holds(at) - (at < PURE_COUPLE ? force : moment / PURE_COUPLE)
-  }
+  const spare = (wind: Newtons) => margin(loadUnder(each, wind, arm))
   if (spare(0) <= 0) return 0
   if (windShare === 0) return Infinity
   let most = Math.max(1, holds(arm) / windShare)

@@ -3,6 +3,7 @@ import type { Section } from '../timber/section'
 import type { Experience } from '../wind/experience'
 import type { Metres } from '../units/types'
 import { marksNear } from '../document/marks'
+import { pointedAt } from '../document/postState'
 import type { Job, Line, Mark, Post, Site } from '../document/job'
 
 export interface Assumption {
@@ -121,13 +122,6 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
   })
   const kinds = new Set(line.posts.flatMap(({ repair }) => (repair?.method ? [repair.method] : [])))
   return { ...resolved, posts, experience: tables.experience, repairKinds: kinds.size }
-}
-
-/** Of a line on which nobody marked a post, the one that was looked at where it is the only one. */
-export function pointedAt({ posts }: Pick<Line, 'posts'>): (post: Post) => boolean {
-  if (posts.some((post) => post.pointedAt)) return (post) => post.pointedAt === true
-  const looked = posts.filter(({ observations }) => Object.keys(observations ?? {}).length > 0)
-  return (post) => looked.length === 1 && looked[0] === post
 }
 
 function resolvePost(

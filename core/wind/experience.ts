@@ -40,6 +40,9 @@ const REACH = 2
 const STEP = 0.01
 /** Of a normal variable, in standard deviations. */
 const NORMAL_REACH = 5
+const PIECE = 2
+/** In which the chance of having gone is read off, of ln pressure over strength. */
+const CHANCE_STEP = 0.03
 
 /**
  * What the line's own history says of the factor on wind in the ground.
@@ -85,16 +88,16 @@ export function experienceOfLine(
  */
 function chancesGone(logs: readonly number[], years: Years, leanGust: MetresPerSecond, gust50: MetresPerSecond) {
   const least = logs[0]! - SHARED_SCATTER * NORMAL_REACH
-  const count = Math.ceil((logs[logs.length - 1]! + SHARED_SCATTER * NORMAL_REACH - least) / STEP) + 1
+  const count = Math.ceil((logs[logs.length - 1]! + SHARED_SCATTER * NORMAL_REACH - least) / CHANCE_STEP) + 1
   const chances = Array.from({ length: count + 1 }, (_, i) =>
     meanOverNormal((own) => {
-      const pressure = Math.exp(least + i * STEP - OWN_SCATTER * own)
+      const pressure = Math.exp(least + i * CHANCE_STEP - OWN_SCATTER * own)
       const yearly = 1 / returnPeriodOfGust(leanGust / Math.sqrt(pressure), gust50)
       return -Math.expm1(years * Math.log1p(-Math.min(yearly, 1 - 1e-12)))
     }),
   )
   return (log: number): number => {
-    const at = (log - least) / STEP
+    const at = (log - least) / CHANCE_STEP
     const i = Math.min(count - 1, Math.max(0, Math.floor(at)))
     return chances[i]! + (at - i) * (chances[i + 1]! - chances[i]!)
   }
@@ -106,13 +109,13 @@ function likelihood(chance: number, posts: number, gone: number): number {
   return Math.exp(gone * Math.log(within) + (posts - gone) * Math.log1p(-within))
 }
 
-/** Mean of a function of a standard normal variable, by Gauss–Legendre in pieces of one standard deviation. */
+/** Mean of a function of a standard normal variable, by Gauss–Legendre in pieces of two standard deviations. */
 function meanOverNormal(value: (z: number) => number): number {
   let sum = 0
-  for (let piece = -NORMAL_REACH; piece < NORMAL_REACH; piece++) {
+  for (let piece = -NORMAL_REACH; piece < NORMAL_REACH; piece += PIECE) {
     for (let i = 0; i < GAUSS_NODES.length; i++) {
-      const z = piece + GAUSS_NODES[i]!
-      sum += GAUSS_WEIGHTS[i]! * Math.exp(-(z * z) / 2) * value(z)
+      const z = piece + PIECE * GAUSS_NODES[i]!
+      sum += PIECE * GAUSS_WEIGHTS[i]! * Math.exp(-(z * z) / 2) * value(z)
     }
   }
   return sum / Math.sqrt(2 * Math.PI)

@@ -1,4 +1,5 @@
 import type { Job } from '../../core/document/job'
+import { tables } from '../../data/tables'
 import { jobSummary, type JobSummary } from '../../core/document/summary'
 
 /** A job as it is written whole. */
@@ -14,5 +15,5 @@ export const whole = (job: Job): WholeJob => ({
   name: job.name,
   siteName: job.site?.name ?? '',
   text: JSON.stringify(job),
-  summary: jobSummary(job),
+  summary: jobSummary(job, tables.causes),
 })

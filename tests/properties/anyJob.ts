@@ -64,6 +64,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       fixing: key(tables.parts.lists.fixing.rows),
       pin: key(tables.parts.lists.pin.rows),
       hole,
+      holes: fc.dictionary(key(tables.parts.methods), hole, { maxKeys: 2 }),
     },
     { requiredKeys: [] },
   )
@@ -91,6 +92,8 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       observations,
       groundLevel: between(-5, 5),
       conditions: fc.subarray(tables.conditions.map((row) => row.key)),
+      box: fc.record({ width: between(0.05, 3), height: between(0.05, 3) }),
+      pointedAt: fc.boolean(),
       repair,
     },
     { requiredKeys: [] },
@@ -103,6 +106,13 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       solidity: between(0.02, 1),
       cornerAtStart: fc.boolean(),
       marks,
+      history: fc
+        .record({
+          posts: fc.integer({ min: 1, max: 60 }),
+          ageYears: between(0.5, 40),
+          gone: fc.integer({ min: 0, max: 60 }),
+        })
+        .map((each) => ({ ...each, gone: Math.min(each.gone, each.posts) })),
     },
     { requiredKeys: [] },
   )
@@ -114,6 +124,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       frostDepth: between(0, 3),
       minimumDepth: between(0, 3),
       targetReturnYears: between(2, 1000),
+      leanReturnYears: between(1.1, 1000),
       season: fc.constantFrom(...SEASONS),
     },
     { requiredKeys: [] },

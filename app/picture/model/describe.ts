@@ -1,8 +1,8 @@
 import type { ResolvedPost } from '~~/core/resolve/resolve'
-import { postState } from '~~/core/document/postState'
 import type { Metres } from '~~/core/units/types'
 import { STATE_WORDS } from '~/job/words'
 import type { SectionModel } from './sectionModel'
+import { drawnState } from './standing'
 
 /** The drawing in words, for whoever does not see it. */
 export function describeSection(
@@ -14,7 +14,7 @@ export function describeSection(
   const measures = section.dimensions.map(({ length, says }) => `${says} ${show(length)}`)
   const notes = section.notes.map(({ text }) => text)
   return [
-    `Post ${post.id}, ${STATE_WORDS[postState(post)]}`,
+    `Post ${post.id}, ${STATE_WORDS[drawnState(post)]}`,
     method ? `drawn with: ${method.toLowerCase()}` : 'as it stands',
     ...measures,
     ...notes,

@@ -1,11 +1,12 @@
 import { softAtGroundOf } from '~~/core/cause/observations'
-import { postState } from '~~/core/document/postState'
+import { postState, type PostState } from '~~/core/document/postState'
 import { heightOf, type Edge, type Matter, type Measure, type Point, type Solid } from '~~/core/repair/solids'
 import { buriedDepth, footingSolids } from '~~/core/repair/standing'
 import type { ResolvedLine, ResolvedPost } from '~~/core/resolve/resolve'
 import { leanSlopes } from '~~/core/setout/lean'
 import { sectionSize } from '~~/core/timber/section'
 import type { Metres } from '~~/core/units/types'
+import { tables } from '~~/data/tables'
 import { leaning } from './geometry'
 
 /* What stands in the ground now: shared by the section of the chosen post and by its neighbours. */
@@ -15,9 +16,12 @@ const DECAY_UP: Metres = 0.06
 const DECAY_DOWN: Metres = 0.12
 
 /** Edge by state: shape as well as colour tells. */
-export function edgeOf(post: Parameters<typeof postState>[0]): Edge {
-  return ({ sound: 'solid', doubtful: 'dashed', failed: 'broken', unseen: 'thin' } as const)[postState(post)]
+export function edgeOf(post: ResolvedPost): Edge {
+  return ({ sound: 'solid', doubtful: 'dashed', failed: 'broken', unseen: 'thin' } as const)[drawnState(post)]
 }
+
+/** The state of a post as it is drawn. */
+export const drawnState = (post: ResolvedPost): PostState => postState(post, post.isPointedAt, tables.causes)
 
 export function matterOf({ material }: ResolvedPost): Matter {
   return material === 'steel' || material === 'concrete' ? material : 'wood'

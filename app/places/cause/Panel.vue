@@ -9,14 +9,23 @@ import NextChecks from './NextChecks.vue'
 import RedFlags from '~/job/RedFlags.vue'
 import StandingGust from '~/gust/StandingGust.vue'
 import { tables } from '~~/data/tables'
-import { inHundred } from '~/job/words'
+import { stateSentence } from '~/job/stateWords'
+import { inHundred, strengthWords } from '~/job/words'
 
 /** What failed and what made it fail: a judgement with its reasons, not a wizard. */
 const view = useJobView()
 const diagnosis = computed(() => view.postPlan.value!.diagnosis)
 
 const LISTED = 0.02
-const listed = computed(() => diagnosis.value.causes.filter((cause) => cause.probability >= LISTED))
+/** Chances of all that may be: that nothing has failed stands above the causes. */
+const failed = computed(() => 1 - diagnosis.value.nothingWrong.probability)
+const listed = computed(() =>
+  diagnosis.value.causes
+    .map((cause) => ({ ...cause, chance: failed.value * cause.probability }))
+    .filter(({ chance }) => chance >= LISTED),
+)
+const isSound = computed(() => diagnosis.value.state === 'nothing-wrong')
+const state = computed(() => stateSentence(view.postPlan.value!))
 const impossible = computed(() => diagnosis.value.causes.filter((cause) => cause.impossible))
 const open = ref<string>()
 const anything = computed(() => diagnosis.value.leading.length > 0)
@@ -47,22 +56,40 @@ function makeSafe(): void {
     </div>
     <template v-else>
       <div class="leading">
-        <p v-for="(cause, i) in leading" :key="cause.cause">
+        <p v-if="isSound" class="found">{{ state }}</p>
+        <p v-for="(cause, i) in isSound ? [] : leading" :key="cause.cause">
           <strong class="measure lead">{{ i > 0 ? 'and ' : '' }}{{ cause.name }}</strong
-          >, {{ inHundred(cause.probability) }}.
+          >, {{ inHundred(failed * cause.probability) }}.
           {{ rowOf(cause.cause).what }}
         </p>
         <p v-if="diagnosis.decidedBy !== 'readings'" class="string-words">
           {{ diagnosis.decidedBy === 'digging' ? 'Found on digging' : 'Overruled' }}: {{ inForce }}.
         </p>
-        <p v-else-if="!diagnosis.settled" class="string-words">
+        <p v-else-if="!isSound && !diagnosis.settled" class="string-words">
           Not settled yet: make the next check before you choose.
         </p>
       </div>
-      <NextChecks v-if="!diagnosis.settled" title="What would tell most now" />
+      <NextChecks v-if="!isSound && !diagnosis.settled" title="What would tell most now" />
       <div class="panel-section">
         <h3>Every cause, with its reasons</h3>
         <ul class="causes">
+          <li>
+            <button
+              type="button"
+              class="cause"
+              :aria-expanded="open === 'nothing-wrong'"
+              @click="open = open === 'nothing-wrong' ? undefined : 'nothing-wrong'"
+            >
+              <span class="grow">Nothing wrong</span>
+              <span class="soft">{{ inHundred(1 - failed) }}</span>
+              <span class="bar" aria-hidden="true"><span :style="{ width: `${(1 - failed) * 100}%` }" /></span>
+            </button>
+            <ul v-if="open === 'nothing-wrong'" class="for-sound">
+              <li v-for="reason in diagnosis.nothingWrong.evidence" :key="reason.says">
+                {{ reason.says }}: {{ strengthWords(reason.decibans) }}
+              </li>
+            </ul>
+          </li>
           <li v-for="cause in listed" :key="cause.cause">
             <button
               type="button"
@@ -71,8 +98,8 @@ function makeSafe(): void {
               @click="open = open === cause.cause ? undefined : cause.cause"
             >
               <span class="grow">{{ cause.name }}</span>
-              <span class="soft">{{ inHundred(cause.probability) }}</span>
-              <span class="bar" aria-hidden="true"><span :style="{ width: `${cause.probability * 100}%` }" /></span>
+              <span class="soft">{{ inHundred(cause.chance) }}</span>
+              <span class="bar" aria-hidden="true"><span :style="{ width: `${cause.chance * 100}%` }" /></span>
             </button>
             <CauseReasons
               v-if="open === cause.cause"
@@ -90,7 +117,7 @@ function makeSafe(): void {
           >
         </p>
       </div>
-      <NextChecks v-if="diagnosis.settled" title="What would still tell most" />
+      <NextChecks v-if="isSound || diagnosis.settled" title="What would still tell most" />
       <CauseWhatIf />
       <CauseConditions />
     </template>
@@ -101,6 +128,7 @@ function makeSafe(): void {
         <CauseVerdict verdict="found" title="Digging showed" action="What did the digging show?" />
       </div>
       <v-btn v-if="stopped" class="onward" block variant="flat" color="primary" @click="makeSafe">Make it safe</v-btn>
+      <v-btn v-else-if="isSound" class="onward" block @click="view.walk(1)">Next post</v-btn>
       <v-btn v-else class="onward" block variant="flat" color="primary" @click="view.goTo('repair')"
         >Choose the repair</v-btn
       >
@@ -146,6 +174,12 @@ function makeSafe(): void {
   height: 8px;
   background: var(--ink);
   min-width: 2px;
+}
+.found {
+  font-size: 19px;
+}
+.for-sound {
+  padding-left: 20px;
 }
 .small {
   font-size: 14px;

@@ -5,6 +5,8 @@ import GustScale from '~/gust/GustScale.vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import type { InputError } from '~~/core/errors'
 import type { Hole } from '~~/core/document/job'
+import type { Command } from '~~/core/edit/commands'
+import { chosenHole } from '~~/core/repair/hole'
 import { takesFilling } from '~~/core/concrete/bags'
 import { depthReason } from '~~/core/plan/recommend'
 import { litres } from '~~/core/units/quantity'
@@ -12,6 +14,7 @@ import { tables } from '~~/data/tables'
 import { usePreferencesStore } from '~/session/preferences'
 import { depthRow } from '~/gust/gustRows'
 import { orderFigure } from '~~/core/items/items'
+import { stateSentence } from '~/job/stateWords'
 import { waterWords } from './waterWords'
 
 /** Depth, width, bags and water of the hole of the chosen repair. */
@@ -23,7 +26,10 @@ const method = view.methodInHand
 const hole = computed(() => method.value?.hole)
 const concrete = computed(() => method.value?.concrete)
 const isTaken = computed(() => view.taken.value !== undefined)
-const changed = computed(() => view.post.value?.repair?.hole !== undefined)
+const changed = computed(
+  () =>
+    view.post.value !== undefined && Object.keys(chosenHole(view.post.value, method.value?.method ?? '')).length > 0,
+)
 const target = computed(() => view.plan.value!.target)
 const rules = computed(() => view.postPlan.value!.depthRules)
 const rows = computed(() => rules.value.map((rule) => depthRow(rule, preferences.show)))
@@ -31,18 +37,31 @@ const reason = computed(() => hole.value && depthReason(hole.value, rules.value,
 
 /** The first change of a hole takes the method with it. */
 function set(key: keyof Hole, value: number | null): Promise<InputError | undefined> {
-  const first = isTaken.value
-    ? []
-    : [{ name: 'chooseRepair' as const, ...view.address.value, value: method.value!.method }]
-  return session.edit([...first, { name: 'setHole', ...view.address.value, key, value }])
+  const of = method.value!.method
+  const first = isTaken.value ? [] : [{ name: 'chooseRepair' as const, ...view.address.value, value: of }]
+  return session.edit([...first, ...ownHole(of), { name: 'setHole', ...view.address.value, method: of, key, value }])
+}
+/** What an older file says of the hole in hand becomes the hole of its method before anything of it is changed. */
+function ownHole(of: string): Command[] {
+  const { hole, holes } = view.post.value?.repair ?? {}
+  if (!hole || holes?.[of]) return []
+  return (Object.keys(hole) as (keyof Hole)[]).map((key) => ({
+    name: 'setHole',
+    ...view.address.value,
+    method: of,
+    key,
+    value: hole[key],
+  }))
 }
 function setRepair(key: 'mix' | 'filling', value: string): Promise<InputError | undefined> {
   return session.edit([{ name: 'setRepair', ...view.address.value, key, value }])
 }
 function reset(): Promise<InputError | undefined> {
-  const repair = { ...view.post.value!.repair, hole: undefined }
+  const { repair } = view.post.value!
+  const of = method.value!.method
+  const cleared = { ...repair, hole: undefined, holes: { ...repair?.holes, [of]: undefined } }
   return session.edit([
-    { name: 'setPost', ...view.address.value, key: 'repair', value: JSON.parse(JSON.stringify(repair)) },
+    { name: 'setPost', ...view.address.value, key: 'repair', value: JSON.parse(JSON.stringify(cleared)) },
   ])
 }
 
@@ -62,7 +81,9 @@ const water = computed(() => waterWords(mix.value!, filling.value!, concrete.val
   <section aria-labelledby="hole-title">
     <h2 id="hole-title" class="visually-hidden">{{ view.post.value?.id }}: the hole</h2>
     <div v-if="!method || !hole || !concrete" class="panel-section">
-      <p>{{ method ? `${method.name} needs no hole.` : 'No repair that digs is allowed here.' }}</p>
+      <p>
+        {{ method ? `${method.name} needs no hole.` : stateSentence(view.postPlan.value!) || 'No repair is chosen.' }}
+      </p>
       <v-btn variant="flat" color="primary" @click="view.goTo('repair')">Choose the repair</v-btn>
     </div>
     <template v-else>
@@ -85,8 +106,12 @@ const water = computed(() => waterWords(mix.value!, filling.value!, concrete.val
       <p>
         {{ litres(concrete.concrete) }} L of concrete with {{ Math.round(concrete.overdig * 100) }} % over-dig<template
           v-if="mix?.supply === 'bag'"
-          >, {{ concrete.bags.exactCount.toFixed(1) }} bags</template
+          >, {{ concrete.bags.exactCount.toFixed(2) }} bags</template
         >. {{ water }}
+        <template v-if="concrete.bags.short"
+          >Short of it by {{ litres(concrete.bags.short) }} L, a hair: dig true, or let the fill end a finger
+          lower.</template
+        >
       </p>
       <p class="soft">
         {{ (concrete.bags.strength / 1e6).toFixed(0) }} MPa at 28 days. {{ litres(concrete.spoil) }} L of loose

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import FoldOut from '~/controls/FoldOut.vue'
 import GustScale from '~/gust/GustScale.vue'
@@ -9,6 +9,8 @@ import { tables } from '~~/data/tables'
 import { showGust } from '~~/core/units/quantity'
 import { givesWay } from '~~/core/repair/links'
 import { methodRow, standingRow } from '~/gust/gustRows'
+import { experienceSentence, stateSentence } from '~/job/stateWords'
+import { thresholdWords } from '~~/core/plan/thresholds'
 import { inHundred } from '~/job/words'
 
 /** All methods on the gust scale; refused ones stay, with the reason. */
@@ -18,26 +20,49 @@ const plan = computed(() => view.postPlan.value!)
 const target = computed(() => view.plan.value!.target)
 
 const { taken } = view
-const method = computed(() => view.methodInHand.value!)
-const chosen = computed(() => method.value.method)
+const method = view.methodInHand
+const chosen = computed(() => method.value?.method)
+/** Where nothing is proposed the methods are shown only to somebody who wants them. */
+const isWanted = ref(false)
+watch(
+  () => view.post.value?.id,
+  () => (isWanted.value = false),
+)
+const isShown = computed(
+  () => view.isAskedForRepair.value || plan.value.diagnosis.state === 'unsettled' || isWanted.value,
+)
+const state = computed(() => stateSentence(plan.value))
+const gust = (speed: number) => showGust(speed)
+const holds = computed(() => (method.value ? thresholdWords(method.value, gust) : ''))
+const experience = computed(() => (method.value ? experienceSentence(method.value, gust) : ''))
 const rows = computed(() => [standingRow(plan.value), ...plan.value.methods.map(methodRow)])
 const leading = computed(() =>
-  plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)),
+  plan.value.diagnosis.causes
+    .filter((cause) => plan.value.diagnosis.leading.includes(cause.cause))
+    .map((cause) => ({ ...cause, chance: (1 - plan.value.diagnosis.nothingWrong.probability) * cause.probability })),
 )
+/** What would hold where this one does not. */
+const better = computed(() => {
+  const others = plan.value.methods.filter(
+    (each) => each.holdsTarget && each.allowed && each.leavesUnsolved.length === 0,
+  )
+  return others.length > 0 ? ` What would hold: ${others.map(({ name }) => name.toLowerCase()).join(', ')}.` : ''
+})
 const decided = computed(() => {
   const names = plan.value.diagnosis.inForce.map((key) => row(tables.causes.causes, key).name)
   return `${plan.value.diagnosis.decidedBy === 'digging' ? 'Found on digging' : 'Overruled'}: ${names.join(' and ').toLowerCase()}`
 })
-const weakest = computed(() => method.value.links.find((link) => link.link === method.value.weakest))
+const weakest = computed(() => method.value?.links.find((link) => link.link === method.value?.weakest))
 
 function look(key: string): void {
   if (key !== 'standing') view.previewed.value = key
 }
 async function take(): Promise<void> {
-  if (taken.value !== chosen.value)
-    await session.edit([{ name: 'chooseRepair', ...view.address.value, value: chosen.value }])
+  const inHand = method.value!
+  if (taken.value !== inHand.method)
+    await session.edit([{ name: 'chooseRepair', ...view.address.value, value: inHand.method }])
   view.previewed.value = undefined
-  view.goTo(method.value.hole ? 'hole' : 'sheet')
+  view.goTo(inHand.hole ? 'hole' : 'sheet')
 }
 
 /** Parts that the method can be made with, each from the list of its kind. */
@@ -50,7 +75,7 @@ const parts = computed(() =>
 /** Choosing a part is choosing the method. */
 async function changePart(kind: string, value: string): Promise<void> {
   const first =
-    taken.value === chosen.value ? [] : [{ name: 'chooseRepair' as const, ...view.address.value, value: chosen.value }]
+    taken.value === chosen.value ? [] : [{ name: 'chooseRepair' as const, ...view.address.value, value: chosen.value! }]
   await session.edit([...first, { name: 'choosePart', ...view.address.value, kind, value }])
 }
 </script>
@@ -61,77 +86,100 @@ async function changePart(kind: string, value: string): Promise<void> {
     <RedFlags />
     <p class="soft">
       <template v-if="plan.diagnosis.decidedBy !== 'readings'">{{ decided }}.</template>
-      <template v-else-if="leading.length"
-        >{{ leading.map((cause) => `${cause.name}, ${inHundred(cause.probability)}`).join('; and ') }}.</template
+      <template v-else-if="state">{{ state }}</template>
+      <template v-else
+        >{{ leading.map((cause) => `${cause.name}, ${inHundred(cause.chance)}`).join('; and ') }}.</template
       >
-      <template v-else>No cause yet: look first, or you repair the wrong thing.</template>
     </p>
-    <GustScale
-      :rows="rows"
-      :target="target.gust"
-      :gust50="target.gust50"
-      :chosen="chosen"
-      pick
-      label="Every repair on the scale of gusts"
-      @choose="look"
-    />
-    <p class="soft small">
-      What holds the target first, quickest first. Target: {{ showGust(target.gust) }}, once in
-      {{ target.returnYears }} years.
-    </p>
-    <div class="panel-section">
-      <h3>{{ method.name }}</h3>
-      <ul v-if="!method.allowed" class="refusals">
-        <li v-for="reason in method.reasons" :key="reason" class="error-text">{{ reason }}</li>
-      </ul>
-      <p v-if="weakest && method.holdingGust !== undefined">
-        Gives way at {{ showGust(method.holdingGust) }}: {{ weakest.name }} is the weakest link<template
-          v-if="weakest.because"
+    <div v-if="!isShown" class="panel-section">
+      <p>
+        {{
+          plan.diagnosis.state === 'nothing-wrong'
+            ? 'Nothing to mend here.'
+            : 'No repair is proposed before it was looked at.'
+        }}
+      </p>
+      <div class="row">
+        <v-btn v-if="plan.diagnosis.state === 'not-looked-at'" variant="flat" color="primary" @click="view.goTo('look')"
+          >Look at it</v-btn
         >
-          ({{ weakest.because }})</template
-        >.
-        <span v-if="!method.holdsTarget" class="string-words">Less than the target.</span>
-      </p>
-      <p v-if="method.leavesUnsolved.length" class="error-text">
-        Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.
-      </p>
-      <div v-if="parts.length" class="field-grid">
-        <v-select
-          v-for="part in parts"
-          :key="part.kind"
-          :label="part.name"
-          :items="part.items"
-          :model-value="part.taken"
-          @update:model-value="changePart(part.kind, $event)"
-        />
+        <v-btn variant="text" @click="isWanted = true">Show what could be done all the same</v-btn>
       </div>
-      <ul v-if="method.links.length" class="links" aria-label="Links, weakest first">
-        <li v-for="link in [...method.links].sort((a, b) => givesWay(a) - givesWay(b))" :key="link.link">
-          <span class="measure">{{ showGust(givesWay(link)) }}</span> {{ link.name }}
-        </li>
-      </ul>
     </div>
-    <div class="action">
-      <v-btn block variant="flat" color="primary" :disabled="!method.allowed" @click="take">{{
-        method.hole ? `Take it, size the hole` : 'Take it, to the sheet'
-      }}</v-btn>
-    </div>
-    <div class="panel-section">
-      <p v-for="caution in method.cautions" :key="caution" class="caution">{{ caution }}</p>
-    </div>
-    <FoldOut class="panel-section" title="Steps">
-      <ol>
-        <li v-for="step in view.detail.value?.steps" :key="step.key">
-          {{ step.text }} <strong v-if="step.doNotSkip" class="string-words">do not skip</strong>
-        </li>
-      </ol>
-    </FoldOut>
+    <template v-else>
+      <GustScale
+        :rows="rows"
+        :target="target.gust"
+        :gust50="target.gust50"
+        :chosen="chosen"
+        pick
+        label="Every repair on the scale of gusts"
+        @choose="look"
+      />
+      <p class="soft small">
+        What answers the cause first, then what keeps what is sound. It shall not go over at
+        {{ showGust(target.gust) }}, once in {{ target.returnYears }} years, nor lean at
+        {{ showGust(target.leanGust) }}, once in {{ target.leanReturnYears }}.
+      </p>
+      <p v-if="!method" class="panel-section">Pick one of them to see what it comes to.</p>
+      <div v-if="method" class="panel-section">
+        <h3>{{ method.name }}</h3>
+        <ul v-if="!method.allowed" class="refusals">
+          <li v-for="reason in method.reasons" :key="reason" class="error-text">{{ reason }}</li>
+        </ul>
+        <p v-if="weakest && holds">
+          <span class="sentence">{{ holds }}</span
+          >: {{ weakest.name }} is the weakest link<template v-if="weakest.because"> ({{ weakest.because }})</template>.
+          <span v-if="!method.holdsTarget" class="string-words">Under the target.{{ better }}</span>
+        </p>
+        <p v-if="experience" class="soft small">{{ experience }}</p>
+        <p v-if="method.leavesUnsolved.length" class="error-text">
+          Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.
+        </p>
+        <div v-if="parts.length" class="field-grid">
+          <v-select
+            v-for="part in parts"
+            :key="part.kind"
+            :label="part.name"
+            :items="part.items"
+            :model-value="part.taken"
+            @update:model-value="changePart(part.kind, $event)"
+          />
+        </div>
+        <ul v-if="method.links.length" class="links" aria-label="Links, weakest first">
+          <li v-for="link in [...method.links].sort((a, b) => givesWay(a) - givesWay(b))" :key="link.link">
+            <span class="measure">{{ showGust(givesWay(link)) }}</span> {{ link.name }}
+          </li>
+        </ul>
+      </div>
+      <div v-if="method" class="action">
+        <v-btn block variant="flat" color="primary" :disabled="!method.allowed" @click="take">{{
+          method.hole ? `Take it, size the hole` : 'Take it, to the sheet'
+        }}</v-btn>
+      </div>
+      <div v-if="method" class="panel-section">
+        <p v-for="caution in method.cautions" :key="caution" class="caution">{{ caution }}</p>
+      </div>
+      <FoldOut v-if="method" class="panel-section" title="Steps">
+        <ol>
+          <li v-for="step in view.detail.value?.steps" :key="step.key">
+            {{ step.text }} <strong v-if="step.doNotSkip" class="string-words">do not skip</strong>
+          </li>
+        </ol>
+      </FoldOut>
+    </template>
   </section>
 </template>
 
 <style scoped>
 .small {
   font-size: 14px;
+}
+.sentence::first-letter {
+  text-transform: uppercase;
+}
+.sentence {
+  display: inline-block;
 }
 .refusals,
 .links {

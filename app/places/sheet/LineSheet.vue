@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import LineStrip from '~/picture/LineStrip.vue'
-import { postState } from '~~/core/document/postState'
+import { drawnState } from '~/picture/model/standing'
 import { topOffset } from '~~/core/setout/lean'
 import { tables } from '~~/data/tables'
 import { lineStrips } from '~/picture/model/lineStrips'
@@ -26,7 +26,7 @@ const rows = computed(() =>
       id: post.id,
       station: preferences.show(post.station),
       duty: wordOf(DUTY_ITEMS, post.duty),
-      state: STATE_WORDS[postState(post)],
+      state: STATE_WORDS[drawnState(post)],
       lean: off > 0.004 ? `${preferences.show(off)} at the top` : '',
       repair: tables.parts.methods.find(({ key }) => key === post.repair?.method)?.name ?? '',
     }

@@ -4,6 +4,7 @@ import { useFileDialog } from '@vueuse/core'
 import { useJobSession, useJobView } from '~/job/openJob'
 import PostsTable from '~/exchange/PostsTable.vue'
 import { jobGeoJson } from '~~/core/exchange/geojson'
+import { tables } from '~~/data/tables'
 import { postsTable } from '~~/core/exchange/posts'
 import type { Command } from '~~/core/edit/commands'
 import { jobFileName } from '~~/core/document/fileName'
@@ -72,7 +73,8 @@ function save(kind: 'job' | 'csv' | 'geojson'): void {
   try {
     if (kind === 'job') saveFile(nameOf('json'), JSON.stringify(job, null, 2), 'application/json')
     if (kind === 'csv') saveFile(nameOf('csv'), csvOf(postsTable(job)), 'text/csv')
-    if (kind === 'geojson') saveFile(nameOf('geojson'), JSON.stringify(jobGeoJson(job)), 'application/geo+json')
+    if (kind === 'geojson')
+      saveFile(nameOf('geojson'), JSON.stringify(jobGeoJson(job, tables.causes)), 'application/geo+json')
   } catch (error) {
     failure.value = (error as Error).message
   }

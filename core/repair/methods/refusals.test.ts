@@ -48,7 +48,7 @@ describe('a steel pin', () => {
     ],
     [
       'a slight post',
-      { ...wide, section: { shape: 'rectangle', along: 0.075, across: 0.075 } },
+      { ...wide, section: { shape: 'rectangle', along: 0.075, across: 0.075 }, repair: { parts: { pin: 'pipe-33' } } },
       'A 33 mm bore leaves too little wood in this post.',
     ],
   ])('not with %s', (_name, post, reason) => {
@@ -109,8 +109,9 @@ describe('a larger footing', () => {
 
 describe('a spur', () => {
   it('stands half in the ground, whatever the depth rules allow', () => {
-    const { hole } = methodOf('repair-spur', decayed, { height: 0.9 }, { frostDepth: 0, minimumDepth: 0 })
-    expect(hole!.footingBottom).toBeGreaterThanOrEqual(0.6)
+    const { hole, parts } = methodOf('repair-spur', decayed, { height: 0.9 }, { frostDepth: 0, minimumDepth: 1.2 })
+    const spur = tables.parts.lists.spur.rows.find(({ key }) => key === parts[0]!.key)!
+    expect(hole!.footingBottom).toBe(spur.length / 2)
   })
 
   it('has the leaf on its fixings too, along the line', () => {

@@ -30,12 +30,12 @@ export const repairSpur: RepairMethod = {
   takesOut: [],
   needs: ['spur', 'fixing'],
   answers: answersByTable(key),
-  /** The shortest spur first: what is longer is dug deeper and carried. */
+  /** The shortest spur first: what is longer is dug deeper and carried. The fixing is the usual one, or what was chosen. */
   variants(context) {
     const { spur, fixing } = context.tables.parts.lists
     const spurs = chosenOr(context, 'spur', spur.rows)
-    const fixings = chosenOr(context, 'fixing', fixing.rows)
-    return spurs.flatMap((each) => fixings.map((other) => ({ spur: each, fixing: other })))
+    const usual = chosenPart(context, 'fixing', fixing.rows[0]!.key)
+    return spurs.map((each) => ({ spur: each, fixing: usual }))
   },
   design(context, choice) {
     const { wind, material, post } = context

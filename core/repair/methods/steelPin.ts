@@ -36,10 +36,12 @@ export const steelPin: RepairMethod = {
   takesOut: [],
   needs: ['pin'],
   answers: answersByTable(key),
-  /** The usual pin first, then every other that there is. */
+  /** The usual pin first, then every other that the post has room for. */
   variants(context) {
     const chosen = chosenPart(context, 'pin', '')
-    const others = context.tables.parts.lists.pin.rows.map((each) => each.key).filter((each) => each !== USUAL_PIN)
+    const others = context.tables.parts.lists.pin.rows
+      .filter((each) => each.key !== USUAL_PIN && fitsBore(each, context))
+      .map((each) => each.key)
     return (chosen ? [chosen] : [USUAL_PIN, ...others]).map((each) => ({ pin: each }))
   },
   design(context, choice) {
@@ -71,7 +73,7 @@ export const steelPin: RepairMethod = {
     }
   },
   verdict(context, { links, parts }) {
-    const { post, material, site, along, across, tables } = context
+    const { post, material, site, tables } = context
     const { pushPivot, footingFound } = post.observations
     const pin = row(tables.parts.lists.pin.rows, parts[0]!.key)
     const reasons = commonRefusals(context)
@@ -82,8 +84,7 @@ export const steelPin: RepairMethod = {
     if (pushPivot && MOVED.includes(pushPivot)) reasons.push('The footing itself is loose.')
     if (footingFound && POOR_FOOTING.includes(footingFound))
       reasons.push('The old footing is not worth standing a pin in.')
-    const width = Math.min(along, across)
-    if (pin.diameter > width * BORE_SHARE || (width - pin.diameter) / 2 < WOOD_ROUND_BORE) {
+    if (!fitsBore(pin, context)) {
       reasons.push(`A ${Math.round(pin.diameter * 1e3)} mm bore leaves too little wood in this post.`)
     }
     const tooWeak = (link: LinkCapacity) => context.gustOf(link) < gustOfReturnPeriod(LEAST_RETURN_YEARS, site.gust50)
@@ -94,6 +95,11 @@ export const steelPin: RepairMethod = {
     const known = links.some(({ link }) => link === 'footing')
     return known ? verdictOf(reasons) : lookFirst(reasons, 'Look at the footing first: what it holds is not known.')
   },
+}
+
+function fitsBore({ diameter }: PinPart, { along, across }: PostContext): boolean {
+  const width = Math.min(along, across)
+  return diameter <= width * BORE_SHARE && (width - diameter) / 2 >= WOOD_ROUND_BORE
 }
 
 function weakWords({ gustOf }: PostContext, link: LinkCapacity, does: string): string {

@@ -15,7 +15,8 @@ import StorageNotice from '~/shell/StorageNotice.vue'
 import TopBar from '~/shell/TopBar.vue'
 import { useJobKeys } from '~/shell/useKeys'
 import { pictures } from '~/sync/device'
-import { postSummary } from '~~/core/document/summary'
+import { lineSummary } from '~~/core/document/summary'
+import { tables } from '~~/data/tables'
 
 // One page for each job: the drawing stays where it is while the places change beside it.
 definePageMeta({
@@ -44,7 +45,7 @@ const PANELS = new Map(PLACES.map(({ key, panel }) => [key, defineAsyncComponent
 const panel = computed(() => PANELS.get(place.value?.key ?? ''))
 const onPhone = useMediaQuery('(max-width: 760px)')
 
-const overview = computed(() => view.line.value?.posts.map(postSummary) ?? [])
+const overview = computed(() => (view.line.value ? lineSummary(view.line.value, tables.causes) : []))
 const chosen = computed(() => view.line.value?.posts.findIndex((post) => post.id === view.post.value?.id) ?? 0)
 const overviewWords = computed(() => {
   const failed = overview.value.filter((post) => post.state === 'failed').length

@@ -1,0 +1,61 @@
+import type { PostPlan, StandingPlan } from '~~/core/plan/types'
+import { thresholdWords } from '~~/core/plan/thresholds'
+
+/* What is known of a post, in sentences. */
+
+/**
+ * One sentence on the state of a post, for the screens that would otherwise ask for a repair.
+ *
+ * @example 'Nothing wrong found: nothing moves when pushed, hard wood at the ground line. It can carry the string.'
+ */
+export function stateSentence({ diagnosis }: Pick<PostPlan, 'diagnosis'>): string {
+  switch (diagnosis.state) {
+    case 'not-looked-at':
+      return 'Not looked at yet.'
+    case 'nothing-wrong': {
+      const found = diagnosis.nothingWrong.evidence.filter(({ decibans }) => decibans > 0).map(({ says }) => says)
+      const words = found.length > 0 ? `: ${found.slice(0, 3).join(', ')}` : ''
+      const isTried = diagnosis.nothingWrong.evidence.some(({ observation }) => observation === 'pushPivot')
+      return `Nothing wrong found${words}. ${isTried ? 'It can carry the string.' : 'Push it before you trust it.'}`
+    }
+    case 'unsettled':
+      return 'Not settled: what was seen does not say what failed. Look further before you mend it.'
+    case 'failed':
+      return ''
+  }
+}
+
+/** What it holds as it stands, both thresholds in words. */
+export function standingSentence(
+  standing: StandingPlan,
+  weakestName: string | undefined,
+  show: (gust: number) => string,
+): string {
+  const { state, says, range, holdingGust, leanGust } = standing
+  switch (state) {
+    case 'given-way':
+      return `It has given way: ${says}.`
+    case 'moves':
+      return `It moves by hand: it holds less than ${show(holdingGust!)}.`
+    case 'range':
+      return `Somewhere from ${show(range![0])} to ${show(range![1])}: ${says}.`
+    case 'not-known':
+      return `What it holds is not known: ${says}.`
+    case 'holds': {
+      if (holdingGust === 0) return `It holds nothing: ${weakestName}.`
+      const words = thresholdWords(standing, show)
+      return leanGust === undefined || !weakestName ? `It ${words}.` : `It ${words}: ${weakestName} first.`
+    }
+  }
+}
+
+/** @example 'By experience; the bare formulas would say 31, not 48 m/s.' */
+export function experienceSentence(
+  { holdingGust, bareGust }: { holdingGust?: number; bareGust?: number },
+  show: (gust: number) => string,
+): string {
+  if (holdingGust === undefined || bareGust === undefined || !Number.isFinite(holdingGust)) return ''
+  if (Math.round(holdingGust) === Math.round(bareGust)) return ''
+  const [bare] = show(bareGust).split(' ')
+  return `By experience; the bare formulas would say ${bare}, not ${show(holdingGust)}.`
+}
