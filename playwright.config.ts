@@ -12,6 +12,8 @@ export default defineConfig({
   use: {
     baseURL: process.env.VINDEX_ADDRESS ?? 'http://localhost:3000',
     viewport: { width: 1280, height: 800 },
+    // Units are guessed from the language of the device.
+    locale: 'en-GB',
     launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking'] },
     serviceWorkers: 'allow',
   },

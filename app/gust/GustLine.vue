@@ -39,7 +39,7 @@ const marks = computed(() =>
     :type="pick ? 'button' : undefined"
     :role="pick ? undefined : 'group'"
     class="line"
-    :class="{ chosen, refused: row.refused }"
+    :class="{ chosen, refused: row.refused && row.key !== 'standing' }"
     :aria-pressed="pick ? chosen : undefined"
     :aria-label="words"
     @click="pick && emit('choose')"

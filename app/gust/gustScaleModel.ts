@@ -20,7 +20,7 @@ export interface GustScaleModel {
 
 const SHOWN_YEARS = [
   { years: 2, align: 'end' },
-  { years: 10, align: 'middle' },
+  { years: 10, align: 'end' },
   { years: 50, align: 'start' },
 ] as const
 const LEAST_END = 50

@@ -59,3 +59,5 @@ export function experienceSentence(
   const [bare] = show(bareGust).split(' ')
   return `By experience; the bare formulas would say ${bare}, not ${show(holdingGust)}.`
 }
+
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)

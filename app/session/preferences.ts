@@ -3,9 +3,13 @@ import { defineStore } from 'pinia'
 import { lengthParts, parseLength, showLength, type LengthSystem } from '~~/core/units/length'
 import type { ThemeName } from '~/theme'
 
+/** Countries that build in feet and inches. */
+const FEET_AND_INCHES = /-(US|LR|MM)$/i
+const guessedUnits = (): LengthSystem => (FEET_AND_INCHES.test(navigator.language) ? 'feet-inches' : 'metric')
+
 /** A person's own choices, kept on the device. */
 export const usePreferencesStore = defineStore('preferences', () => {
-  const units = useLocalStorage<LengthSystem>('vindex-units', 'metric')
+  const units = useLocalStorage<LengthSystem>('vindex-units', guessedUnits())
   /** Who reads and writes on this device, in their own words. */
   const person = useLocalStorage('vindex-person', '')
   /** When something was said, and by whom where the name is known. */

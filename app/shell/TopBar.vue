@@ -1,11 +1,15 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import SaveSign from './SaveSign.vue'
+import { usePreferencesStore } from '~/session/preferences'
 import { useFinder } from './useFinder'
 
 const session = useJobSession()
 const view = useJobView()
 const finder = useFinder()
+const preferences = usePreferencesStore()
+const isMetric = computed(() => preferences.units === 'metric')
 const placeName = defineProps<{ place: string }>()
 </script>
 
@@ -17,6 +21,14 @@ const placeName = defineProps<{ place: string }>()
     <h1 class="job-name">{{ session.job?.name }}</h1>
     <span class="soft site">{{ session.job?.site?.name }}</span>
     <span class="grow" />
+    <v-btn
+      variant="text"
+      class="units"
+      :aria-label="`Lengths in ${isMetric ? 'metres' : 'feet and inches'}: change`"
+      title="Metres, or feet and inches (u)"
+      @click="preferences.switchUnits"
+      >{{ isMetric ? 'm' : 'ft in' }}</v-btn
+    >
     <v-btn variant="text" title="Find or do anything (/)" @click="finder.show('find')">find /</v-btn>
     <SaveSign />
   </header>

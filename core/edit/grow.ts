@@ -52,13 +52,13 @@ export function nextPostIds(job: Job, line: string): (index: number) => string {
   }
 }
 
-/** Edits that give every other post of the line the facts of one of them. */
+/** Edits that give every other post of the line the facts of one of them, where nobody has said or measured them. */
 export function shareFacts(line: Line, post: Post): Command[] {
   return line.posts
     .filter(({ id }) => id !== post.id)
     .flatMap((other) =>
-      SHARED_FACTS.filter((key) => JSON.stringify(other[key]) !== JSON.stringify(post[key])).map(
-        (key): Command => ({ name: 'setPost', line: line.id, post: other.id, key, value: post[key] ?? null }),
+      SHARED_FACTS.filter((key) => other[key] === undefined && post[key] !== undefined).map(
+        (key): Command => ({ name: 'setPost', line: line.id, post: other.id, key, value: post[key] }),
       ),
     )
 }

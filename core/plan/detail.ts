@@ -1,6 +1,6 @@
 import type { Job } from '../document/job'
 import { groundMemory, postContext } from '../repair/context'
-import { methodRow, type RepairMethod } from '../repair/method'
+import { methodRow, type Design, type RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
 import type { Solid } from '../repair/solids'
 import { resolveJob } from '../resolve/resolve'
@@ -8,6 +8,11 @@ import type { MethodStep } from '../tables/parts'
 import { row, type Tables } from '../tables/tables'
 import { withHistory } from './experience'
 import { designMethod } from './design'
+
+function skipped({ skips = [], earthwork }: Design): ReadonlySet<string> {
+  const hasBed = earthwork?.holes.some(({ stoneBed }) => stoneBed > 0)
+  return new Set([...skips, ...(hasBed ? [] : ['stone-bed'])])
+}
 
 /** What only one screen wants of one method. */
 export interface MethodDetail {
@@ -42,7 +47,8 @@ export function methodDetail(
   const { design, choice } = designMethod(method, context)
   return {
     stands: design.stands,
-    steps: methodRow(methodKey, context).steps,
+    // Steps follow the facts: no stump of steel, no panels at a box, no bed of stone where there is none.
+    steps: methodRow(methodKey, context).steps.filter(({ key }) => !skipped(design).has(key)),
     parts: method.needs.map((kind) => ({ kind, taken: choice[kind], ...tables.parts.lists[kind]! })),
   }
 }

@@ -62,7 +62,9 @@ test('the server refuses 20 MB, broken JSON and form data with problem documents
 })
 
 test('a measure that cannot be is refused at its field, and what was typed stays', async ({ page, request }) => {
-  const id = await importJob(request, trialJob('Bad measures'))
+  const job = trialJob('Bad measures')
+  job.lines[0]!.posts[2]!.repair = { method: 'new-post-concrete' }
+  const id = await importJob(request, job)
   await open(page, `/jobs/${id}/hole?post=T3`)
   const depth = page.getByLabel('Depth', { exact: true })
   await depth.fill('-3')

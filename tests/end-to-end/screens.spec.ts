@@ -53,7 +53,9 @@ test('the long line draws and walks', async ({ page }) => {
 })
 
 test('find goes to any post, place or unit by its name', async ({ page, request }) => {
-  const id = await importJob(request, trialJob('Finding'))
+  const job = trialJob('Finding')
+  job.lines[0]!.posts[3]!.repair = { method: 'new-post-concrete' }
+  const id = await importJob(request, job)
   await open(page, `/jobs/${id}/look?post=T1`)
   await expect(page.getByRole('heading', { name: 'T1: what do you see?' })).toBeVisible()
   await page.keyboard.press('/')
@@ -70,7 +72,7 @@ test('find goes to any post, place or unit by its name', async ({ page, request 
   await expect(page.getByRole('heading', { name: 'T4: what do you see?' })).toBeVisible()
   await page.keyboard.press('u')
   await page.keyboard.press('5')
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('11 13⁄16″')
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('9 13⁄16″')
 })
 
 test('a job is made from nothing, and its fields say what is wrong', async ({ page }) => {

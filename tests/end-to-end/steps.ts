@@ -14,7 +14,7 @@ export function trialJob(name: string): Job {
     format: 'vindex-job',
     version: 1,
     name,
-    site: { name: 'Sedgewater', exposure: 'open', shelter: 0.7, gust50: 38, frostDepth: 0.45, minimumDepth: 0.6 },
+    site: { name: 'Sedgewater', exposure: 'sheltered', shelter: 0.5, gust50: 38, frostDepth: 0.45, minimumDepth: 0.6 },
     lines: [
       {
         id: 'T',

@@ -6,10 +6,11 @@ import GustScale from '~/gust/GustScale.vue'
 import RedFlags from '~/job/RedFlags.vue'
 import { row } from '~~/core/tables/tables'
 import { tables } from '~~/data/tables'
+import type { MethodPlan } from '~~/core/plan/types'
 import { showGust } from '~~/core/units/quantity'
 import { givesWay } from '~~/core/repair/links'
 import { methodRow, standingRow } from '~/gust/gustRows'
-import { experienceSentence, stateSentence } from '~/job/stateWords'
+import { capital, experienceSentence, stateSentence } from '~/job/stateWords'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import { inHundred } from '~/job/words'
 
@@ -35,7 +36,9 @@ const state = computed(() => stateSentence(plan.value))
 const gust = (speed: number) => showGust(speed)
 const holds = computed(() => (method.value ? thresholdWords(method.value, gust) : ''))
 const experience = computed(() => (method.value ? experienceSentence(method.value, gust) : ''))
-const rows = computed(() => [standingRow(plan.value), ...plan.value.methods.map(methodRow)])
+const isOpen = (each: MethodPlan) => each.allowed || each.method === taken.value
+const rows = computed(() => [standingRow(plan.value), ...plan.value.methods.filter(isOpen).map(methodRow)])
+const refused = computed(() => plan.value.methods.filter((each) => !isOpen(each)).map(methodRow))
 const leading = computed(() =>
   plan.value.diagnosis.causes
     .filter((cause) => plan.value.diagnosis.leading.includes(cause.cause))
@@ -116,6 +119,17 @@ async function changePart(kind: string, value: string): Promise<void> {
         label="Every repair on the scale of gusts"
         @choose="look"
       />
+      <FoldOut v-if="refused.length" :title="`Cannot be done here: ${refused.length}`">
+        <GustScale
+          :rows="refused"
+          :target="target.gust"
+          :gust50="target.gust50"
+          :chosen="chosen"
+          pick
+          label="Repairs that cannot be done here, with the reason"
+          @choose="look"
+        />
+      </FoldOut>
       <p class="soft small">
         What answers the cause first, then what keeps what is sound. It shall not go over at
         {{ showGust(target.gust) }}, once in {{ target.returnYears }} years, nor lean at
@@ -128,8 +142,9 @@ async function changePart(kind: string, value: string): Promise<void> {
           <li v-for="reason in method.reasons" :key="reason" class="error-text">{{ reason }}</li>
         </ul>
         <p v-if="weakest && holds">
-          <span class="sentence">{{ holds }}</span
-          >: {{ weakest.name }} is the weakest link<template v-if="weakest.because"> ({{ weakest.because }})</template>.
+          {{ capital(holds) }}: {{ weakest.name }} is the weakest link<template v-if="weakest.because">
+            ({{ weakest.because }})</template
+          >.
           <span v-if="!method.holdsTarget" class="string-words">Under the target.{{ better }}</span>
         </p>
         <p v-if="experience" class="soft small">{{ experience }}</p>
@@ -175,12 +190,7 @@ async function changePart(kind: string, value: string): Promise<void> {
 .small {
   font-size: 14px;
 }
-.sentence::first-letter {
-  text-transform: uppercase;
-}
-.sentence {
-  display: inline-block;
-}
+
 .refusals,
 .links {
   list-style: none;

@@ -7,7 +7,10 @@ import SheetVerdicts from './SheetVerdicts.vue'
 import { depthReason } from '~~/core/plan/recommend'
 import { itemsOf, itemWords } from '~~/core/items/items'
 import { showGust, showMinutes } from '~~/core/units/quantity'
-import { returnPeriodWords } from '~~/core/wind/returnPeriod'
+import type { Evidence } from '~~/core/cause/diagnose'
+import { thresholdWords } from '~~/core/plan/thresholds'
+import { assumptionWords } from '~~/core/resolve/assumptionWords'
+import { capital, experienceSentence, stateSentence } from '~/job/stateWords'
 import { tables } from '~~/data/tables'
 import { usePreferencesStore } from '~/session/preferences'
 import { methodRow, standingRow } from '~/gust/gustRows'
@@ -20,22 +23,40 @@ const preferences = usePreferencesStore()
 
 const plan = computed(() => view.postPlan.value!)
 const target = computed(() => view.plan.value!.target)
-const method = computed(() => view.methodInHand.value!)
+const method = view.methodInHand
+/** No sheet sends anybody to mend a post in which nothing was found, or at which nobody looked. */
+const state = computed(() => stateSentence(plan.value))
+const gust = (speed: number) => showGust(speed)
+const holds = computed(() => (method.value ? thresholdWords(method.value, gust) : ''))
+const experience = computed(() => (method.value ? experienceSentence(method.value, gust) : ''))
 const isTaken = computed(() => view.taken.value !== undefined)
 const causes = computed(() =>
   plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)),
 )
 const rows = computed(() => [
   standingRow(plan.value),
-  ...(method.value.holdingGust === undefined ? [] : [methodRow(method.value)]),
+  ...(method.value?.holdingGust === undefined ? [] : [methodRow(method.value)]),
 ])
-const weakest = computed(() => method.value.links.find((link) => link.link === method.value.weakest))
-const items = computed(() => itemsOf(view.address.value.post, method.value, tables).map(itemWords))
+const weakest = computed(() => method.value?.links.find((link) => link.link === method.value?.weakest))
+const items = computed(() =>
+  method.value ? itemsOf(view.address.value.post, method.value, tables).map(itemWords) : [],
+)
+const assumed = computed(() => view.assumed.value.map((each) => assumptionWords(each, preferences.show, tables)))
+/** What hardly tells is left out of what a customer reads. */
+const telling = (evidence: Evidence[]) => evidence.filter(({ decibans }) => Math.abs(decibans) >= TELLS).slice(0, 4)
+const TELLS = 1.5
 const print = () => window.print()
 </script>
 
 <template>
-  <article class="sheet" aria-labelledby="sheet-title">
+  <article v-if="!method" class="sheet" aria-labelledby="sheet-title">
+    <h1 id="sheet-title">Post {{ view.post.value?.id }}: no sheet</h1>
+    <p>{{ state || 'No repair is allowed here.' }}</p>
+    <p v-if="plan.diagnosis.state === 'not-looked-at'">
+      <v-btn variant="flat" color="primary" @click="view.goTo('look')">Look at it</v-btn>
+    </p>
+  </article>
+  <article v-else class="sheet" aria-labelledby="sheet-title">
     <div class="row no-print tools">
       <v-btn variant="flat" color="primary" @click="print">Print this sheet</v-btn>
       <v-btn :href="`/api/jobs/${session.id}/export`">Save the job as a file</v-btn>
@@ -59,10 +80,10 @@ const print = () => window.print()
           <template v-for="cause in causes" :key="cause.cause">
             <p>
               <strong>{{ cause.name }}</strong
-              >, {{ inHundred(cause.probability) }}.
+              >, {{ inHundred((1 - plan.diagnosis.nothingWrong.probability) * cause.probability) }}.
             </p>
             <ul>
-              <li v-for="reason in cause.evidence.slice(0, 4)" :key="reason.observation">
+              <li v-for="reason in telling(cause.evidence)" :key="reason.says">
                 {{ reason.says }}: {{ strengthWords(reason.decibans) }}
               </li>
             </ul>
@@ -78,10 +99,11 @@ const print = () => window.print()
             label="Before and after on the scale of gusts"
           />
           <p v-if="weakest && method.holdingGust !== undefined">
-            Gives way at {{ showGust(method.holdingGust) }}, {{ returnPeriodWords(weakest.returnYears) }}:
-            {{ weakest.name }} first.
+            {{ capital(holds) }}: {{ weakest.name }} first.
+            <template v-if="!method.holdsTarget"> Under the target.</template>
           </p>
-          <p v-else>It is made safe for today only and holds no wind of its own.</p>
+          <p v-if="experience" class="soft">{{ experience }}</p>
+          <p v-if="!weakest">It is made safe for today only and holds no wind of its own.</p>
           <p v-if="method.leavesUnsolved.length">
             Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.
           </p>
@@ -121,9 +143,7 @@ const print = () => window.print()
     <section v-if="view.assumed.value.length" class="soft">
       <h2>Assumed</h2>
       <ul class="assumed">
-        <li v-for="each in view.assumed.value" :key="each.key">
-          {{ each.key }}: {{ typeof each.value === 'object' ? '' : each.value }} ({{ each.why }})
-        </li>
+        <li v-for="each in assumed" :key="each">{{ each }}</li>
       </ul>
     </section>
     <footer>
