@@ -58,7 +58,8 @@ async function convert(words: readonly string[], terminal: Terminal): Promise<st
   const { path, to, out } = convertWords(words)
   const format = requireChoice('--to', to, FORMATS)
   const job = await readJobFile(path, terminal)
-  const text = format === 'csv' ? `${Papa.unparse(postsTable(job), { newline: '\n' })}\n` : json(jobGeoJson(job, tables.causes))
+  const text =
+    format === 'csv' ? `${Papa.unparse(postsTable(job), { newline: '\n' })}\n` : json(jobGeoJson(job, tables.causes))
   if (out === undefined) return text
   try {
     writeFileSync(out, text)
