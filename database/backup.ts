@@ -106,14 +106,22 @@ export async function restore(database: Knex, file: string): Promise<Record<stri
       const [table, row] = value as [TableName | 'end', Row]
       if (table === 'end') isWhole = sameCounts(row as Record<string, number>, counts)
       else {
-        await transaction(table).insert(read(row))
+        try {
+          await transaction(table).insert(read(row))
+        } catch (error) {
+          // A row whose parent is not in the file.
+          if (/^ER_NO_REFERENCED_ROW/.test((error as { code?: string }).code ?? '')) throw cutOff(error)
+          throw error
+        }
         counts[table] = (counts[table] ?? 0) + 1
       }
     }
-    if (!isWhole) throw new Error('this backup is cut off: nothing was changed')
+    if (!isWhole) throw cutOff()
     return counts
   })
 }
+
+const cutOff = (cause?: unknown) => new Error('this backup is cut off: nothing was changed', { cause })
 
 /** Errors of reading and of decompressing end the lines too; a line reader on a pipe would wait for ever. */
 async function* linesOf(file: string): AsyncGenerator<string> {
@@ -128,7 +136,7 @@ async function* linesOf(file: string): AsyncGenerator<string> {
     }
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException
-    if (code === 'Z_BUF_ERROR') throw new Error('this backup is cut off: nothing was changed', { cause: error })
+    if (code === 'Z_BUF_ERROR') throw cutOff(error)
     if (code?.startsWith('Z_')) throw new Error('this is no backup', { cause: error })
     throw error
   }

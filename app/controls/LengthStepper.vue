@@ -64,7 +64,7 @@ async function take(): Promise<void> {
         :placeholder="assumed === undefined ? 'not yet' : lengths.show(assumed)"
         hide-details
         autocomplete="off"
-        inputmode="text"
+        :inputmode="lengths.units === 'metric' ? 'decimal' : 'text'"
         :error="error !== ''"
         :aria-describedby="error ? `${id}-error` : undefined"
         @update:model-value="typed = $event"

@@ -2,7 +2,7 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from '#imports'
 import { methodDetail } from '~~/core/plan/detail'
 import { planner } from '~~/core/plan/plan'
-import type { MethodPlan, PostPlan } from '~~/core/plan/types'
+import type { MethodPlan, Plan, PostPlan } from '~~/core/plan/types'
 import { resolveJob, type ResolvedLine, type ResolvedPost } from '~~/core/resolve/resolve'
 import { tables } from '~~/data/tables'
 import type { JobSession } from './session'
@@ -33,12 +33,23 @@ export function createJobView(session: Pick<JobSession, 'id' | 'job' | 'renamed'
     ([id, wanted]) => (id === session.id ? (chosenId.value = wanted) : undefined),
     { immediate: true },
   )
-  const index = computed(() =>
-    Math.max(
-      0,
-      posts.value.findIndex(({ post }) => post.id === chosenId.value),
-    ),
+  /** A job opens where work stands; once it is open, nothing but a choice goes to another post. */
+  const opensAt = ref(0)
+  watch(
+    plan,
+    (now, before) => {
+      if (now && !before)
+        opensAt.value = whereWorkStands(
+          now,
+          posts.value.map(({ post }) => post),
+        )
+    },
+    { immediate: true, flush: 'sync' },
   )
+  const index = computed(() => {
+    const found = posts.value.findIndex(({ post }) => post.id === chosenId.value)
+    return found >= 0 ? found : Math.min(opensAt.value, Math.max(0, posts.value.length - 1))
+  })
   // The post that is looked at is the same one under its new name.
   watch(session.renamed, (names) => {
     const name = names.get(String(chosenId.value))
@@ -123,4 +134,11 @@ export function createJobView(session: Pick<JobSession, 'id' | 'job' | 'renamed'
     goTo,
   }
 }
+/** The first post that waits for a repair, else the first that nobody has looked at, else the first. */
+function whereWorkStands({ posts }: Plan, all: readonly ResolvedPost[]): number {
+  const first = (state: PostPlan['diagnosis']['state']) =>
+    posts.findIndex(({ diagnosis }, i) => diagnosis.state === state && all[i]!.repair?.method === undefined)
+  return [first('failed'), first('not-looked-at'), 0].find((i) => i >= 0)!
+}
+
 export type JobView = ReturnType<typeof createJobView>

@@ -19,9 +19,8 @@ const waiting = computed(() => waitingOf(job.id))
         ><span class="soft">{{ job.siteName }}</span></span
       >
       <span class="soft count"
-        >{{ job.summary.posts }} posts, {{ job.summary.failed }} failed<template v-if="waiting"
-          >; {{ waiting }} waiting to send</template
-        ></span
+        >{{ job.summary.posts }} {{ job.summary.posts === 1 ? 'post' : 'posts' }},
+        {{ job.summary.failed }} failed<template v-if="waiting">; {{ waiting }} waiting to send</template></span
       >
       <OverviewStrip
         v-for="line in job.summary.lines"

@@ -1,40 +1,26 @@
 <script setup lang="ts">
-import { computed, reactive, ref, shallowRef, watch } from 'vue'
-import { useFileDialog } from '@vueuse/core'
+import { computed, reactive, ref, watch } from 'vue'
 import { useForm } from 'vee-validate'
 import { object } from 'yup'
 import AnswerTiles from '~/controls/AnswerTiles.vue'
 import ChoiceBar from '~/controls/ChoiceBar.vue'
 import { readWith } from '~/controls/forms'
-import { readPostsFile, type TableFile } from '~/exchange/files'
-import PostsTable from '~/exchange/PostsTable.vue'
 import { KIND_ITEMS } from '~/job/words'
 import SmallPicture from '~/picture/SmallPicture.vue'
+import { useMaking } from './useMaking'
 import { EXPOSURE_TILES, PLACE_PICTURES, SHELTER_TILES, SOIL_TILES } from './placeTiles'
 import { usePreferencesStore } from '~/session/preferences'
 import { api, type Refusal } from '~/sync/api'
-import { newIdentity } from '~/sync/identity'
-import type { Job, Line } from '~~/core/document/job'
 import { newJobSchema, type NewJob } from '~~/core/document/newJob'
 import { doubtsOf } from '~~/core/document/doubts'
-import { JOB_FORMAT, JOB_VERSION } from '~~/core/document/vocabulary'
-import { LARGEST } from '~~/core/limits'
 import { readBy } from '~~/core/schema/violations'
 import { parseTape } from '~~/core/setout/tape'
 
-/** Ways into a job: make one with a straight line, or open a job file, a table of posts or a line on the earth. */
+/** A new job with one straight line: what its figures rest on first, then its fence. */
 const emit = defineEmits<{ made: [id: string] }>()
 const preferences = usePreferencesStore()
 
-const open = ref(false)
-const busy = ref(false)
-const failure = ref('')
-const table = shallowRef<TableFile>()
-const dialog = useFileDialog({
-  accept: '.json,.csv,.tsv,.txt,.geojson,application/json,text/csv',
-  multiple: false,
-  reset: true,
-})
+const { busy, failure, make: ask } = useMaking((id) => emit('made', id))
 
 const FIELDS = [
   { key: 'name', label: 'What is it called?' },
@@ -54,7 +40,6 @@ const UNIT_CHOICES = [
 const place = reactive<Pick<NewJob, 'exposure' | 'shelter' | 'soil'>>({})
 const kind = ref<NewJob['kind']>('close-boarded')
 const isSingle = computed(() => kind.value === 'single')
-const GEOJSON = /"type"\s*:\s*"(FeatureCollection|Feature|LineString)"/
 
 const readPart = (part: Partial<NewJob>): Partial<NewJob> =>
   readBy(newJobSchema.pick(Object.keys(part) as (keyof NewJob)[]), part, 'form')
@@ -83,6 +68,13 @@ watch(
   },
 )
 
+/** What the server refuses is said at the field that it names. */
+function saidAtField({ message, body }: Refusal): boolean {
+  const field = FIELDS.find(({ key }) => key === body.key)?.key
+  if (field) form.setFieldError(field, message)
+  return field !== undefined
+}
+
 /** What can be, and hardly ever is, is asked back once before it counts. */
 const doubts = ref<string[]>([])
 let asked = ''
@@ -95,78 +87,12 @@ const make = form.handleSubmit(async ({ height: tall, ...values }) => {
   asked = text
   if (doubts.value.length > 0) return
   const wanted: NewJob = { ...values, tape, units: preferences.units, height, kind: kind.value, ...place }
-  await tell(async () => emit('made', (await api.createJob(wanted, keyOf(JSON.stringify(wanted)))).id))
+  await ask(JSON.stringify(wanted), (key) => api.createJob(wanted, key), saidAtField)
 })
-
-/** A job file is opened as it is; a table of posts or a line on the earth becomes a new job. */
-dialog.onChange(async (files) => {
-  const [picked] = files ?? []
-  if (!picked) return
-  failure.value = ''
-  table.value = undefined
-  if (picked.size > LARGEST.document) {
-    failure.value = `${picked.name} has ${(picked.size / 1e6).toFixed(0)} MB; a job file has ${LARGEST.document / 1e6} MB at most.`
-    return
-  }
-  const text = await picked.text()
-  if (/\.json$/i.test(picked.name) && !GEOJSON.test(text)) {
-    return tell(async () => emit('made', (await api.importJob(text, keyOf(text))).id), picked.name)
-  }
-  try {
-    const found = await readPostsFile(picked)
-    if (found.kind === 'table') table.value = found.table
-    else await makeOf([found.lineOf('A')], found.name)
-  } catch (error) {
-    failure.value = (error as Error).message
-  }
-})
-function makeOf(lines: Line[], name: string): Promise<void> {
-  const job: Job = { format: JOB_FORMAT, version: JOB_VERSION, name: name.replace(/\.\w+$/, ''), lines }
-  const text = JSON.stringify(job)
-  return tell(async () => emit('made', (await api.importJob(text, keyOf(text))).id), name)
-}
-
-/** Asked for again because no answer came, it is the same job: until it is made, one wish has one key. */
-let wish = { text: '', key: '' }
-function keyOf(text: string): string {
-  if (wish.text !== text) wish = { text, key: newIdentity() }
-  return wish.key
-}
-
-/** Runs a request; what it refuses is said at the field that it names, or beside the buttons. */
-async function tell(request: () => Promise<void>, subject = ''): Promise<void> {
-  busy.value = true
-  failure.value = ''
-  try {
-    await request()
-    wish = { text: '', key: '' }
-  } catch (error) {
-    const { message, body } = error as Refusal
-    const field = FIELDS.find(({ key }) => key === body.key)?.key
-    if (!subject && field) form.setFieldError(field, message)
-    else failure.value = subject ? `${subject} was not opened: ${message}` : message
-  } finally {
-    busy.value = false
-  }
-}
 </script>
 
 <template>
-  <div class="ways">
-    <v-btn variant="flat" color="primary" :aria-expanded="open" @click="open = !open">New job</v-btn>
-    <v-btn :loading="busy" @click="dialog.open()">Open a file</v-btn>
-  </div>
-  <p v-if="failure" class="error-text full" role="alert">{{ failure }}</p>
-  <PostsTable
-    v-if="table"
-    class="full"
-    :table="table"
-    line="A"
-    :busy="busy"
-    @take="(lines) => makeOf(lines, table!.name)"
-    @leave="table = undefined"
-  />
-  <form v-if="open" class="form full" novalidate @submit.prevent="make">
+  <form class="form" novalidate @submit.prevent="make">
     <AnswerTiles
       v-slot="{ value }"
       class="whole"
@@ -201,6 +127,7 @@ async function tell(request: () => Promise<void>, subject = ''): Promise<void> {
       :label="isSingle && key === 'height' ? 'Top of the box or sign' : label"
       :error-messages="form.errors.value[key]"
     />
+    <p v-if="failure" class="error-text whole" role="alert">{{ failure }}</p>
     <div v-if="doubts.length" class="whole caution" role="alert">
       <p v-for="doubt in doubts" :key="doubt">{{ doubt }}</p>
       <p>Change it, or make it as it is.</p>
@@ -212,19 +139,12 @@ async function tell(request: () => Promise<void>, subject = ''): Promise<void> {
 </template>
 
 <style scoped>
-.ways {
-  display: flex;
-  gap: 10px;
-}
 .whole {
   grid-column: 1 / -1;
 }
 .units {
   max-width: 420px;
   margin: 4px 0 8px;
-}
-.full {
-  flex: 1 0 100%;
 }
 .form {
   display: grid;

@@ -2,7 +2,7 @@
 import { navigateTo } from '#imports'
 import { computed, onMounted } from 'vue'
 import JobEntry from '~/jobs/JobEntry.vue'
-import NewJobForm from '~/jobs/NewJobForm.vue'
+import JobWays from '~/jobs/JobWays.vue'
 import TrayPanel from '~/jobs/TrayPanel.vue'
 import { useJobList } from '~/jobs/useJobList'
 import StorageNotice from '~/shell/StorageNotice.vue'
@@ -30,7 +30,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
       <v-text-field v-model="search" class="search" type="search" label="Search the jobs" />
       <v-btn variant="text" :aria-pressed="away" @click="away = !away">Put away</v-btn>
       <span class="grow" />
-      <NewJobForm @made="(id: string) => navigateTo(`/jobs/${id}/walk`)" />
+      <JobWays @made="(id: string) => navigateTo(`/jobs/${id}/walk`)" />
     </header>
     <main class="list">
       <v-virtual-scroll :items="rows" :item-height="140" height="100%">

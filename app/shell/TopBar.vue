@@ -10,17 +10,26 @@ const view = useJobView()
 const finder = useFinder()
 const preferences = usePreferencesStore()
 const isMetric = computed(() => preferences.units === 'metric')
-const placeName = defineProps<{ place: string }>()
 </script>
 
 <template>
   <header class="top-bar no-print">
     <NuxtLink to="/" class="brand measure" aria-label="Vindex: all jobs" title="All jobs">VINDEX</NuxtLink>
-    <strong class="on-phone measure">{{ view.post.value?.id }}</strong>
-    <span class="on-phone">{{ placeName.place }}</span>
+    <span class="on-phone posts">
+      <v-btn variant="text" aria-label="Post before" :disabled="view.index.value === 0" @click="view.walk(-1)">‹</v-btn>
+      <strong class="measure">{{ view.post.value?.id }}</strong>
+      <v-btn
+        variant="text"
+        aria-label="Next post"
+        :disabled="view.index.value === view.posts.value.length - 1"
+        @click="view.walk(1)"
+        >›</v-btn
+      >
+    </span>
     <h1 class="job-name">{{ session.job?.name }}</h1>
     <span class="soft site">{{ session.job?.site?.name }}</span>
     <span class="grow" />
+    <v-btn variant="text" title="Undo (z)" @click="session.undo">undo</v-btn>
     <v-btn
       variant="text"
       class="units"
@@ -29,7 +38,7 @@ const placeName = defineProps<{ place: string }>()
       @click="preferences.switchUnits"
       >{{ isMetric ? 'm' : 'ft in' }}</v-btn
     >
-    <v-btn variant="text" title="Find or do anything (/)" @click="finder.show('find')">find /</v-btn>
+    <v-btn variant="text" class="find" title="Find or do anything (/)" @click="finder.show('find')">find /</v-btn>
     <SaveSign />
   </header>
 </template>
@@ -67,15 +76,25 @@ const placeName = defineProps<{ place: string }>()
 .on-phone {
   display: none;
 }
+.posts .v-btn {
+  min-width: 48px;
+  padding: 0;
+  font-size: 26px;
+}
 @media (max-width: 760px) {
   .top-bar {
-    gap: 10px;
+    gap: 2px;
     padding: 0 4px 0 14px;
     height: 48px;
   }
   .on-phone {
-    display: inline;
+    display: inline-flex;
+    align-items: center;
     font-size: 18px;
+  }
+  .units,
+  .find {
+    display: none;
   }
   .job-name {
     position: absolute;

@@ -5,18 +5,25 @@ import { DUTIES } from '../document/vocabulary'
 import { InputError } from '../errors'
 import { MATERIALS } from '../timber/materials'
 import { calculation } from './calculation'
-import { choice, quantity, said } from './inputs'
+import { choice, flag, optional, quantity, said } from './inputs'
 
 export const diagnoseCalculation = calculation({
   name: 'diagnose',
-  says: 'probability of every cause with its reasons, and the next checks worth making',
+  says: 'chance that nothing is wrong, probability of every cause if something is, with reasons, and the next checks worth making',
   inputs: {
     material: choice(MATERIALS),
     duty: choice(DUTIES),
     ageYears: quantity(0, 200, 'years'),
+    pointedAt: optional(flag(), false),
     observations: said('readings by their keys, as in the job file; each may be missing', observationsSchema),
   },
-  outputs: { causes: 'list', settled: 'true or false', leading: 'causes', nextChecks: 'list' },
+  outputs: {
+    nothingWrong: '{ probability, evidence }',
+    causes: 'list',
+    settled: 'true or false',
+    leading: 'causes',
+    nextChecks: 'list',
+  },
   run({ observations = {}, ...facts }, tables) {
     const stranger = Object.keys(observations).find((key) => !(OBSERVATION_KEYS as readonly string[]).includes(key))
     if (stranger !== undefined)

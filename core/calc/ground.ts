@@ -99,7 +99,7 @@ export const findHoleCalculation = calculation({
   },
   outputs: {
     best: '{ diameter, footing, depth m, concrete m³, minutes, cost, rule }, null when none holds within reach',
-    curve: 'the same for every diameter, with outOfReach and holds',
+    curve: 'the same for every diameter, with outOfReach, thinCover and holds',
   },
   run(input, tables) {
     const { post, stoneBed, fillTop, diameters, reach, perCubicMetre, perMinute, ...question } = input

@@ -42,15 +42,17 @@ export const windForce = calculation({
     exposure: choice(EXPOSURES),
     shelter: optional(quantity(0.1, 1), 1),
   },
-  outputs: { force: 'N', height: 'm', pressure: 'Pa' },
+  outputs: { force: 'N', height: 'm', pressure: 'Pa, of the wind', netPressure: 'Pa, on the fence' },
   run(input, tables) {
     requireStretch(input)
     if (input.gap >= input.height) throw new InputError('gap', input.gap, `less than the height, ${input.height} m`)
-    const { force, height, pressure } = windLoad(
-      { ...input, exposure: tables.exposures[input.exposure].factor },
-      input.gust,
-    )
-    return { force, height, pressure }
+    const {
+      force,
+      height,
+      pressure: netPressure,
+      coefficient,
+    } = windLoad({ ...input, exposure: tables.exposures[input.exposure].factor }, input.gust)
+    return { force, height, pressure: netPressure / coefficient, netPressure }
   },
 })
 

@@ -1,6 +1,7 @@
 import { InputError } from '../errors'
+import { coverOf, LEAST_COVER } from '../concrete/cover'
 import { holeVolumes } from '../concrete/volume'
-import type { Section } from '../timber/section'
+import { sectionSize, type Section } from '../timber/section'
 import type { CubicMetres, Metres, Minutes } from '../units/types'
 import { recommendedDepth, type DepthQuestion } from './depthRules'
 
@@ -34,6 +35,8 @@ export interface FoundHole {
   rule: string
   /** Deeper than the tools reach. */
   outOfReach: boolean
+  /** Leaves less concrete at the post's corners than keeps it. */
+  thinCover: boolean
   /** False where no depth at this width holds the target: the depth is only what the other rules ask. */
   holds: boolean
 }
@@ -60,6 +63,7 @@ export function findHole(
   costs: HoleCosts,
 ): HoleSearch {
   if (tools.diameters.length === 0) throw new InputError('diameters', tools.diameters, 'at least one diameter')
+  const size = sectionSize(post)
   const curve = [...tools.diameters]
     .sort((a, b) => a - b)
     .map((diameter): FoundHole => {
@@ -80,10 +84,11 @@ export function findHole(
         cost: volumes.concrete * costs.perCubicMetre + minutes * costs.perMinute,
         rule,
         outOfReach: depth > tools.reach + 1e-9,
+        thinCover: coverOf(diameter, size.along, size.across) < LEAST_COVER - 1e-9,
         holds: !noHoleHolds,
       }
     })
-  const open = curve.filter((hole) => hole.holds && !hole.outOfReach)
+  const open = curve.filter((hole) => hole.holds && !hole.outOfReach && !hole.thinCover)
   const best = open.reduce<FoundHole | null>((least, hole) => (least && least.cost <= hole.cost ? least : hole), null)
   return { best, curve }
 }

@@ -1,5 +1,6 @@
 import type { RecommendedDepth } from '../ground/depthRules'
 import type { Segment } from '../ground/profile'
+import { LEAST_COVER } from '../concrete/cover'
 import type { Hole } from '../document/job'
 import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
@@ -24,9 +25,6 @@ export interface DesignedHole {
 
 /** Widths that tools dig, m: the smallest that leaves the cover is taken. Working values. */
 const TOOL_WIDTHS: readonly Metres[] = [0.15, 0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5, 0.6, 0.75, 0.9, 1.2, 1.5, 2]
-/** Concrete at the post's corners, m. */
-export const LEAST_COVER: Metres = 0.05
-
 /** Smallest tool's width that is not under `width`, m. @example toolWidth(0.241) // 0.25 */
 export const toolWidth = (width: Metres): Metres =>
   TOOL_WIDTHS.find((each) => each >= width - 1e-9) ?? TOOL_WIDTHS[TOOL_WIDTHS.length - 1]!
@@ -83,15 +81,6 @@ export function holeSegments(hole: DesignedHole, along: Metres): Segment[] {
   const top = Math.max(0, hole.fillTop)
   const concrete = { top, bottom: hole.footingBottom, width: hole.diameter }
   return top > 0 ? [{ top: 0, bottom: top, width: along }, concrete] : [concrete]
-}
-
-/**
- * Least concrete round a square post, m.
- *
- * @example coverOf(0.3, 0.1, 0.1) // 0.079 m at the post's corners
- */
-export function coverOf(diameter: Metres, along: Metres, across: Metres): Metres {
-  return (diameter - Math.hypot(along, across)) / 2
 }
 
 /**

@@ -21,7 +21,8 @@ async function expectShown(page: Page, name: string, first: string): Promise<voi
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
   await expect(page.getByRole('heading', { name: `${first}: what do you see?` })).toBeVisible()
 }
-const FIRST = ['B1', 'L1', 'C1']
+/** Where work stands in each of them. */
+const FIRST = ['B4', 'L3', 'C3']
 
 test('three jobs opened one after the other, there and back', async ({ page }) => {
   await open(page, '/')

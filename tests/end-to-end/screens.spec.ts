@@ -42,12 +42,13 @@ test('the long line draws and walks', async ({ page }) => {
   await open(page, '/')
   await page.getByLabel('Search the jobs').fill('long boundary')
   await page.getByRole('link', { name: /Flood bank, the long boundary Sedgewater/ }).click()
-  await expect(page.getByRole('heading', { name: 'F1: what do you see?' })).toBeVisible()
-  for (let step = 2; step <= 9; step++) {
+  // It opens where work stands.
+  await expect(page.getByRole('heading', { name: 'F9: what do you see?' })).toBeVisible()
+  await expect(page.getByRole('img', { name: /Post F9, failed; as it stands/ })).toBeVisible()
+  for (let step = 10; step <= 16; step++) {
     await page.keyboard.press('ArrowRight')
     await expect(page.getByRole('heading', { name: `F${step}: what do you see?` })).toBeVisible()
   }
-  await expect(page.getByRole('img', { name: /Post F9, failed; as it stands/ })).toBeVisible()
   await page.getByRole('img', { name: 'Flood bank: 120 posts' }).click({ position: { x: 1274, y: 40 } })
   await expect(page.getByRole('heading', { name: 'F120: what do you see?' })).toBeVisible()
 })

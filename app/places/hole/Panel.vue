@@ -4,9 +4,6 @@ import { useJobSession, useJobView } from '~/job/openJob'
 import GustScale from '~/gust/GustScale.vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import type { InputError } from '~~/core/errors'
-import type { Hole } from '~~/core/document/job'
-import type { Command } from '~~/core/edit/commands'
-import { chosenHole } from '~~/core/repair/hole'
 import { takesFilling } from '~~/core/concrete/bags'
 import { depthReason } from '~~/core/plan/recommend'
 import { litres } from '~~/core/units/quantity'
@@ -15,6 +12,7 @@ import { usePreferencesStore } from '~/session/preferences'
 import { depthRow } from '~/gust/gustRows'
 import { orderFigure } from '~~/core/items/items'
 import { stateSentence } from '~/job/stateWords'
+import { useHole } from './useHole'
 import { waterWords } from './waterWords'
 
 /** Depth, width, bags and water of the hole of the chosen repair. */
@@ -25,46 +23,15 @@ const preferences = usePreferencesStore()
 const method = view.methodInHand
 const hole = computed(() => method.value?.hole)
 const concrete = computed(() => method.value?.concrete)
-const isTaken = computed(() => view.taken.value !== undefined)
-const changed = computed(
-  () =>
-    view.post.value !== undefined && Object.keys(chosenHole(view.post.value, method.value?.method ?? '')).length > 0,
-)
+const { changed, set, reset } = useHole(session, view)
 const target = computed(() => view.plan.value!.target)
 const rules = computed(() => view.postPlan.value!.depthRules)
 const rows = computed(() => rules.value.map((rule) => depthRow(rule, preferences.show)))
 const reason = computed(() => hole.value && depthReason(hole.value, rules.value, preferences.units))
 
-/** The first change of a hole takes the method with it. */
-function set(key: keyof Hole, value: number | null): Promise<InputError | undefined> {
-  const of = method.value!.method
-  const first = isTaken.value ? [] : [{ name: 'chooseRepair' as const, ...view.address.value, value: of }]
-  return session.edit([...first, ...ownHole(of), { name: 'setHole', ...view.address.value, method: of, key, value }])
-}
-/** What an older file says of the hole in hand becomes the hole of its method before anything of it is changed. */
-function ownHole(of: string): Command[] {
-  const { hole, holes } = view.post.value?.repair ?? {}
-  if (!hole || holes?.[of]) return []
-  return (Object.keys(hole) as (keyof Hole)[]).map((key) => ({
-    name: 'setHole',
-    ...view.address.value,
-    method: of,
-    key,
-    value: hole[key],
-  }))
-}
 function setRepair(key: 'mix' | 'filling', value: string): Promise<InputError | undefined> {
   return session.edit([{ name: 'setRepair', ...view.address.value, key, value }])
 }
-function reset(): Promise<InputError | undefined> {
-  const { repair } = view.post.value!
-  const of = method.value!.method
-  const cleared = { ...repair, hole: undefined, holes: { ...repair?.holes, [of]: undefined } }
-  return session.edit([
-    { name: 'setPost', ...view.address.value, key: 'repair', value: JSON.parse(JSON.stringify(cleared)) },
-  ])
-}
-
 const mixItems = tables.mixes.map((mix) => ({ value: mix.key, title: mix.name }))
 const mix = computed(() => tables.mixes.find((each) => each.key === concrete.value?.mix))
 const fillingItems = computed(() =>

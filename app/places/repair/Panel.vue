@@ -8,10 +8,9 @@ import { row } from '~~/core/tables/tables'
 import { tables } from '~~/data/tables'
 import type { MethodPlan } from '~~/core/plan/types'
 import { showGust } from '~~/core/units/quantity'
-import { givesWay } from '~~/core/repair/links'
 import { methodRow, standingRow } from '~/gust/gustRows'
-import { capital, experienceSentence, stateSentence } from '~/job/stateWords'
-import { thresholdWords } from '~~/core/plan/thresholds'
+import { stateSentence } from '~/job/stateWords'
+import MethodFacts from './MethodFacts.vue'
 import { inHundred } from '~/job/words'
 
 /** All methods on the gust scale; refused ones stay, with the reason. */
@@ -33,9 +32,6 @@ const isShown = computed(
   () => view.isAskedForRepair.value || plan.value.diagnosis.state === 'unsettled' || isWanted.value,
 )
 const state = computed(() => stateSentence(plan.value))
-const gust = (speed: number) => showGust(speed)
-const holds = computed(() => (method.value ? thresholdWords(method.value, gust) : ''))
-const experience = computed(() => (method.value ? experienceSentence(method.value, gust) : ''))
 const isOpen = (each: MethodPlan) => each.allowed || each.method === taken.value
 const rows = computed(() => [standingRow(plan.value), ...plan.value.methods.filter(isOpen).map(methodRow)])
 const refused = computed(() => plan.value.methods.filter((each) => !isOpen(each)).map(methodRow))
@@ -44,18 +40,10 @@ const leading = computed(() =>
     .filter((cause) => plan.value.diagnosis.leading.includes(cause.cause))
     .map((cause) => ({ ...cause, chance: (1 - plan.value.diagnosis.nothingWrong.probability) * cause.probability })),
 )
-/** What would hold where this one does not. */
-const better = computed(() => {
-  const others = plan.value.methods.filter(
-    (each) => each.holdsTarget && each.allowed && each.leavesUnsolved.length === 0,
-  )
-  return others.length > 0 ? ` What would hold: ${others.map(({ name }) => name.toLowerCase()).join(', ')}.` : ''
-})
 const decided = computed(() => {
   const names = plan.value.diagnosis.inForce.map((key) => row(tables.causes.causes, key).name)
   return `${plan.value.diagnosis.decidedBy === 'digging' ? 'Found on digging' : 'Overruled'}: ${names.join(' and ').toLowerCase()}`
 })
-const weakest = computed(() => method.value?.links.find((link) => link.link === method.value?.weakest))
 
 function look(key: string): void {
   if (key !== 'standing') view.previewed.value = key
@@ -66,20 +54,6 @@ async function take(): Promise<void> {
     await session.edit([{ name: 'chooseRepair', ...view.address.value, value: inHand.method }])
   view.previewed.value = undefined
   view.goTo(inHand.hole ? 'hole' : 'sheet')
-}
-
-/** Parts that the method can be made with, each from the list of its kind. */
-const parts = computed(() =>
-  (view.detail.value?.parts ?? []).map(({ rows: list, ...part }) => ({
-    ...part,
-    items: list.map(({ key, name }) => ({ value: key, title: name })),
-  })),
-)
-/** Choosing a part is choosing the method. */
-async function changePart(kind: string, value: string): Promise<void> {
-  const first =
-    taken.value === chosen.value ? [] : [{ name: 'chooseRepair' as const, ...view.address.value, value: chosen.value! }]
-  await session.edit([...first, { name: 'choosePart', ...view.address.value, kind, value }])
 }
 </script>
 
@@ -136,37 +110,7 @@ async function changePart(kind: string, value: string): Promise<void> {
         {{ showGust(target.leanGust) }}, once in {{ target.leanReturnYears }}.
       </p>
       <p v-if="!method" class="panel-section">Pick one of them to see what it comes to.</p>
-      <div v-if="method" class="panel-section">
-        <h3>{{ method.name }}</h3>
-        <ul v-if="!method.allowed" class="refusals">
-          <li v-for="reason in method.reasons" :key="reason" class="error-text">{{ reason }}</li>
-        </ul>
-        <p v-if="weakest && holds">
-          {{ capital(holds) }}: {{ weakest.name }} is the weakest link<template v-if="weakest.because">
-            ({{ weakest.because }})</template
-          >.
-          <span v-if="!method.holdsTarget" class="string-words">Under the target.{{ better }}</span>
-        </p>
-        <p v-if="experience" class="soft small">{{ experience }}</p>
-        <p v-if="method.leavesUnsolved.length" class="error-text">
-          Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.
-        </p>
-        <div v-if="parts.length" class="field-grid">
-          <v-select
-            v-for="part in parts"
-            :key="part.kind"
-            :label="part.name"
-            :items="part.items"
-            :model-value="part.taken"
-            @update:model-value="changePart(part.kind, $event)"
-          />
-        </div>
-        <ul v-if="method.links.length" class="links" aria-label="Links, weakest first">
-          <li v-for="link in [...method.links].sort((a, b) => givesWay(a) - givesWay(b))" :key="link.link">
-            <span class="measure">{{ showGust(givesWay(link)) }}</span> {{ link.name }}
-          </li>
-        </ul>
-      </div>
+      <MethodFacts v-if="method" :method="method" />
       <div v-if="method" class="action">
         <v-btn block variant="flat" color="primary" :disabled="!method.allowed" @click="take">{{
           method.hole ? `Take it, size the hole` : 'Take it, to the sheet'
@@ -191,19 +135,6 @@ async function changePart(kind: string, value: string): Promise<void> {
   font-size: 14px;
 }
 
-.refusals,
-.links {
-  list-style: none;
-  padding: 0;
-}
-.links {
-  margin-top: 10px;
-  columns: 2 200px;
-}
-.links .measure {
-  display: inline-block;
-  min-width: 66px;
-}
 .action {
   position: sticky;
   bottom: 0;

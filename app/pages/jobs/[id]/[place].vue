@@ -67,7 +67,7 @@ watch(place, () => panelFrame.value?.scrollTo({ top: 0 }))
     </p>
     <p v-else-if="!session.job" class="failure" role="status">Opening the job …</p>
     <template v-else-if="view.post.value">
-      <TopBar :place="place?.name ?? ''" />
+      <TopBar />
       <StorageNotice :save="saveJob" />
       <OverviewStrip
         class="strip no-print"

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { ref, shallowRef } from 'vue'
+import { useFileDialog } from '@vueuse/core'
+import { readPostsFile, type TableFile } from '~/exchange/files'
+import PostsTable from '~/exchange/PostsTable.vue'
+import { api } from '~/sync/api'
+import type { Job, Line } from '~~/core/document/job'
+import { JOB_FORMAT, JOB_VERSION } from '~~/core/document/vocabulary'
+import { LARGEST } from '~~/core/limits'
+import NewJobForm from './NewJobForm.vue'
+import { useMaking } from './useMaking'
+
+/** Ways into a job: make one with a straight line, or open a job file, a table of posts or a line on the earth. */
+const emit = defineEmits<{ made: [id: string] }>()
+const { busy, failure, make } = useMaking((id) => emit('made', id))
+
+const open = ref(false)
+const table = shallowRef<TableFile>()
+const dialog = useFileDialog({
+  accept: '.json,.csv,.tsv,.txt,.geojson,application/json,text/csv',
+  multiple: false,
+  reset: true,
+})
+const GEOJSON = /"type"\s*:\s*"(FeatureCollection|Feature|LineString)"/
+
+/** A job file is opened as it is; a table of posts or a line on the earth becomes a new job. */
+dialog.onChange(async (files) => {
+  const [picked] = files ?? []
+  if (!picked) return
+  failure.value = ''
+  table.value = undefined
+  if (picked.size > LARGEST.document) {
+    failure.value = `${picked.name} has ${(picked.size / 1e6).toFixed(0)} MB; a job file has ${LARGEST.document / 1e6} MB at most.`
+    return
+  }
+  const text = await picked.text()
+  if (/\.json$/i.test(picked.name) && !GEOJSON.test(text)) return bringIn(text, picked.name)
+  try {
+    const found = await readPostsFile(picked)
+    if (found.kind === 'table') table.value = found.table
+    else await makeOf([found.lineOf('A')], found.name)
+  } catch (error) {
+    failure.value = (error as Error).message
+  }
+})
+const bringIn = (text: string, name: string) => make(text, (key) => api.importJob(text, key), undefined, name)
+function makeOf(lines: Line[], name: string): Promise<void> {
+  const job: Job = { format: JOB_FORMAT, version: JOB_VERSION, name: name.replace(/\.\w+$/, ''), lines }
+  return bringIn(JSON.stringify(job), name)
+}
+</script>
+
+<template>
+  <div class="ways">
+    <v-btn variant="flat" color="primary" :aria-expanded="open" @click="open = !open">New job</v-btn>
+    <v-btn :loading="busy" @click="dialog.open()">Open a file</v-btn>
+  </div>
+  <p v-if="failure" class="error-text full" role="alert">{{ failure }}</p>
+  <PostsTable
+    v-if="table"
+    class="full"
+    :table="table"
+    line="A"
+    :busy="busy"
+    @take="(lines) => makeOf(lines, table!.name)"
+    @leave="table = undefined"
+  />
+  <NewJobForm v-if="open" class="full" @made="(id: string) => emit('made', id)" />
+</template>
+
+<style scoped>
+.ways {
+  display: flex;
+  gap: 10px;
+}
+.full {
+  flex: 1 0 100%;
+}
+</style>

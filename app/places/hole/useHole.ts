@@ -1,0 +1,49 @@
+import { computed } from 'vue'
+import type { JobSession } from '~/job/session'
+import type { JobView } from '~/job/jobView'
+import type { InputError } from '~~/core/errors'
+import type { Hole } from '~~/core/document/job'
+import type { Command } from '~~/core/edit/commands'
+import { chosenHole } from '~~/core/repair/hole'
+
+/** The hole of the method in hand: each method keeps its own, so that comparing stays true. */
+export function useHole(session: Pick<JobSession, 'edit'>, view: JobView) {
+  const key = computed(() => view.methodInHand.value?.method ?? '')
+  const changed = computed(() => {
+    const post = view.post.value
+    return post !== undefined && Object.keys(chosenHole(post, key.value)).length > 0
+  })
+
+  /** The first change of a hole takes the method with it. */
+  function set(measure: keyof Hole, value: number | null): Promise<InputError | undefined> {
+    const method = key.value
+    const first: Command[] =
+      view.taken.value === undefined ? [{ name: 'chooseRepair', ...view.address.value, value: method }] : []
+    return session.edit([
+      ...first,
+      ...ownHole(method),
+      { name: 'setHole', ...view.address.value, method, key: measure, value },
+    ])
+  }
+
+  /** What an older file says of the hole in hand becomes the hole of its method before anything of it is changed. */
+  function ownHole(method: string): Command[] {
+    const { hole, holes } = view.post.value?.repair ?? {}
+    if (!hole || holes?.[method]) return []
+    return (Object.keys(hole) as (keyof Hole)[]).map((measure) => ({
+      name: 'setHole',
+      ...view.address.value,
+      method,
+      key: measure,
+      value: hole[measure],
+    }))
+  }
+
+  function reset(): Promise<InputError | undefined> {
+    const { repair } = view.post.value!
+    const cleared = { ...repair, hole: undefined, holes: { ...repair?.holes, [key.value]: undefined } }
+    const value: unknown = JSON.parse(JSON.stringify(cleared))
+    return session.edit([{ name: 'setPost', ...view.address.value, key: 'repair', value }])
+  }
+  return { changed, set, reset }
+}
