@@ -17,11 +17,13 @@ const bankSide = demoJobs().at(-1)!.name
 const STORE = 'Store veranda'
 const VIEWS: { name: string; path: (job: string) => string; size: typeof DESK; tap?: string; of?: string }[] = [
   { name: 'jobs', path: () => '/', size: DESK },
+  { name: 'new-job', path: () => '/', size: DESK, tap: 'New job' },
   { name: 'walk', path: (job: string) => `${job}/walk?post=B14`, size: DESK },
   { name: 'look', path: (job: string) => `${job}/look?post=B7`, size: DESK },
   { name: 'cause', path: (job: string) => `${job}/cause?post=B7`, size: DESK, tap: 'Rotted at the ground line' },
   { name: 'red-flag', path: (job: string) => `${job}/cause?post=V2`, size: DESK, of: STORE },
   { name: 'repair', path: (job: string) => `${job}/repair?post=B7`, size: DESK },
+  { name: 'nothing-wrong', path: (job: string) => `${job}/cause?post=B5`, size: DESK },
   { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
   { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
   {
@@ -46,7 +48,7 @@ try {
   const { jobs } = (await (await fetch(`${server.address}/api/jobs`)).json()) as ListPage
   const pathOf = (wanted: string) => `/jobs/${jobs.find(({ name }) => name === wanted)!.id}`
   for (const { name, path, size, tap, of = bankSide } of VIEWS) {
-    const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce' })
+    const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce', locale: 'en-GB' })
     await page.goto(server.address + path(pathOf(of)))
     await page.locator('html[data-ready]').waitFor()
     await page.waitForLoadState('networkidle')

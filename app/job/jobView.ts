@@ -89,16 +89,21 @@ export function createJobView(session: Pick<JobSession, 'id' | 'job' | 'renamed'
     () => (previewed.value = undefined),
   )
 
+  /** One after the other: a post chosen while another place is on its way there must not call that off. */
+  let going: Promise<unknown> = Promise.resolve()
+  const go = (step: () => Promise<unknown>) => void (going = going.then(step, step))
   function choose(id: string): void {
     chosenId.value = id
-    void router.replace({ query: { ...route.value.query, post: id } })
+    go(() => router.replace({ query: { ...route.value.query, post: id } }))
   }
   function walk(by: number): void {
     const next = posts.value[Math.min(posts.value.length - 1, Math.max(0, index.value + by))]
     if (next) choose(next.post.id)
   }
   function goTo(place: string): void {
-    void router.push({ path: `/jobs/${session.id}/${place}`, query: { ...route.value.query, post: post.value?.id } })
+    go(() =>
+      router.push({ path: `/jobs/${session.id}/${place}`, query: { ...route.value.query, post: post.value?.id } }),
+    )
   }
 
   /** A reading that somebody wants to see or make; Look brings it into sight. */

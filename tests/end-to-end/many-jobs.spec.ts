@@ -80,7 +80,7 @@ test('two jobs edited without a signal, one left open: both arrive', async ({ pa
   await page.unroute('**/api/jobs/**')
   await expectSaved(page)
   const seen = async (id: string) =>
-    (await (await request.get(`/api/jobs/${id}`)).json()).job.lines[0].posts[0].observations
+    (await (await request.get(`/api/jobs/${id}`)).json()).job.lines[0].posts[2].observations
   await expect.poll(() => seen(ids[0]!)).toMatchObject({ pushPivot: 'at-ground-line' })
   await expect.poll(() => seen(ids[1]!)).toMatchObject({ comesUpright: 'easily' })
 })
