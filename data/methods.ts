@@ -29,7 +29,7 @@ export const methodRows: readonly MethodRow[] = [
     key: 'new-post-concrete',
     name: 'New post, concrete',
     fixedMinutes: 70,
-    bring: ['the new post, long enough for the hole', 'props and stakes', 'preservative for the cuts'],
+    bring: ['props and stakes', 'preservative for the cuts'],
     steps: [
       ...beforeDigging,
       { key: 'free-rails', text: "Cut the rails' fixings; lift the old post out whole if it comes." },

@@ -23,6 +23,7 @@ const SHOWN_YEARS = [
   { years: 10, align: 'end' },
   { years: 50, align: 'start' },
 ] as const
+const ROOM_FOR_WORDS = 0.1
 const LEAST_END = 50
 const MOST_END = 90
 
@@ -39,13 +40,15 @@ export function gustScaleModel(
   const greatest = Math.max(target, ...marks.flatMap(({ lean = 0, over = 0 }) => [lean, over]).filter(Number.isFinite))
   const end = Math.min(MOST_END, Math.max(LEAST_END, Math.ceil((greatest + 4) / 10) * 10))
   const scale = scaleLinear([0, end], [0, 1]).clamp(true)
+  // Where the scale is long, two words would run into each other.
+  const isApart = scale(gustOfReturnPeriod(10, gust50)) - scale(gustOfReturnPeriod(2, gust50)) > ROOM_FOR_WORDS
   return {
     place: (gust) => (Number.isFinite(gust) ? scale(gust) : 1),
     ticks: scale
       .ticks(end / 10)
       .filter((gust) => gust > 0)
       .map((gust) => ({ gust, at: scale(gust) })),
-    years: SHOWN_YEARS.map(({ years, align }) => ({
+    years: SHOWN_YEARS.filter(({ years }) => years > 2 || isApart).map(({ years, align }) => ({
       words: `${years} y`,
       at: scale(gustOfReturnPeriod(years, gust50)),
       align,

@@ -136,6 +136,7 @@ const method = object({
   'concrete?': concrete,
   checks: listOf(object({ check: text, demand: number(''), capacity: number(''), unit: text })),
   parts: listOf(object({ kind: text, key: text, count: { type: 'integer' } })),
+  'newPost?': object({ length: number('m') }),
   minutes: number('min'),
   cautions: texts,
   leavesUnsolved: texts,

@@ -80,6 +80,7 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     concrete,
     checks: [...(design.checks ?? []), ...knockChecks(design, context)],
     parts: [...design.parts],
+    ...(design.newPost ? { newPost: { length: design.newPost.length } } : {}),
     minutes: workMinutes(
       {
         fixedMinutes,

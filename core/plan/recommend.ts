@@ -59,10 +59,13 @@ export function depthReason(hole: DesignedHole, rules: DepthRulePlan[], system: 
       : ''
   const others = rules
     .filter(({ rule, depth }) => rule !== hole.rule && depth !== null && BINDING_WORDS[rule])
-    .map(({ rule, depth }) => `${BINDING_WORDS[rule]} ${show(depth!)}`)
+    .map(({ rule, depth }) => `${BINDING_WORDS[rule]} ${show(toTheCentimetre(depth!))}`)
   const short = hole.noHoleHolds ? ['no hole that can be dug holds the target gust here'] : []
   return `${show(hole.depth)} deep${bed}. ${[RULE_WORDS[hole.rule] ?? hole.rule, [...others, ...short].join(', ')].filter(Boolean).join('; ')}.`
 }
+
+/** A depth that a rule asks for is said no finer than anybody digs, and never less. */
+const toTheCentimetre = (depth: number) => Math.ceil(depth * 100 - 1e-6) / 100
 
 const BINDING_WORDS: Record<string, string> = {
   frost: 'frost asks',

@@ -99,6 +99,8 @@ export interface MethodPlan extends Thresholds {
   /** What is no link on the scale of gusts. */
   checks: Check[]
   parts: Design['parts'][number][]
+  /** The post to buy, from its foot to the top of the fence, m. */
+  newPost?: { length: Metres }
   minutes: Minutes
   cautions: string[]
   leavesUnsolved: string[]

@@ -123,6 +123,7 @@ const print = () => window.print()
           <h2>Bring</h2>
           <ul>
             <li v-for="item in items" :key="item">{{ item }}</li>
+            <li v-if="method.newPost">The new post is {{ preferences.show(method.newPost.length) }} long at least.</li>
           </ul>
         </template>
         <p>About {{ showMinutes(method.minutes) }} of work.</p>
