@@ -21,8 +21,8 @@ export class InputError extends Error {
 
 function describe(value: unknown): string {
   if (value === undefined) return 'missing'
-  // As JSON, so that no line break of what was given gets into a message.
-  const text = JSON.stringify(value) ?? String(value)
+  // No line break of what was given gets into a message.
+  const text = typeof value === 'string' ? `"${value.replace(/\s+/g, ' ')}"` : (JSON.stringify(value) ?? String(value))
   return text.length > 60 ? `${text.slice(0, 57)}…` : text
 }
 

@@ -54,9 +54,11 @@ export function planStanding(context: PostContext, assumed: Assumption[]): Stand
       says: 'it moves by hand',
     }
   }
-  if (footing || !needsFooting(context)) return { ...common, state: 'holds', ...onBothThresholds(links, scale.gust50) }
-  const isSoilKnown = !context.isAssumed.soil
-  if (!soil || !isSoilKnown)
+  if (footing) return { ...common, state: 'holds', ...onBothThresholds(links, scale.gust50) }
+  // The post alone would hold more than its anchors, of which nothing is known.
+  if (post.footing?.kind === 'plate')
+    return { ...common, state: 'not-known', says: 'what holds its plate is not measured' }
+  if (!soil || post.isAssumed.soil)
     return {
       ...common,
       state: 'not-known',
@@ -73,9 +75,6 @@ export function planStanding(context: PostContext, assumed: Assumption[]): Stand
     says: 'its footing is not measured',
   }
 }
-
-/** A plate holds by its anchors, of which nothing is known here. */
-const needsFooting = ({ post }: PostContext): boolean => post.footing?.kind !== 'plate'
 
 /** Gust of the moment that a push has at the ground, by the bare formulas: it was seen, not worked out. */
 const pushGust = ({ wind, forceAtUnitGust }: PostContext): MetresPerSecond =>

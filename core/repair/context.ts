@@ -49,8 +49,6 @@ export interface PostContext {
   knock: Newtons
   /** Makes every link, steady loads and all. */
   links: LinkMaker
-  /** What nobody said of it. */
-  isAssumed: ResolvedPost['isAssumed']
   /** The ground round a profile, as a link. */
   ground: (link: string, name: string, segments: readonly Segment[]) => LinkCapacity
   /** The question that every depth rule answers, for a footing of this width. */
@@ -161,7 +159,6 @@ export function postContext(
     leafMoment: hungLeafMoment(post),
     knock,
     links,
-    isAssumed: post.isAssumed,
     ground,
     depthQuestion,
     embedment,

@@ -110,10 +110,7 @@ function chosenOr(context: PostContext, kind: string, rows: readonly { key: stri
 
 /** Cast into the gap of an old block the two bear as one, as wide as the block was and as deep as the spur stands. */
 function bearingOf(hole: DesignedHole, spur: SpurPart, old: RoundVoid | undefined): Segment[] {
-  if (!old) return holeSegments(hole, spur.size)
-  const top = Math.max(0, hole.fillTop)
-  const bottom = Math.max(hole.footingBottom, Math.min(old.bottom, hole.footingBottom))
-  return holeSegments({ ...hole, fillTop: top, footingBottom: bottom, diameter: old.diameter }, spur.size)
+  return holeSegments(old ? { ...hole, diameter: old.diameter } : hole, spur.size)
 }
 
 /**
