@@ -133,3 +133,10 @@ describe('both thresholds in words', () => {
     expect(thresholdWords(thresholds, show)).toBe(words)
   })
 })
+
+it('a fill above the ground and a post that is hardly in it still have a plan', () => {
+  const { methods } = middle({ length: 0.3, repair: { holes: { 'recast-footing': { fillTop: -0.1 } } } })
+  const recast = methods.find(({ method }) => method === 'recast-footing')!
+  expect(recast.allowed).toBe(false)
+  expect(recast.hole!.footingBottom).toBeGreaterThan(0.1)
+})

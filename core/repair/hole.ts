@@ -58,7 +58,7 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
   const above = fillTop > 0 ? { bottom: fillTop, width: along } : undefined
   const asked: RecommendedDepth =
     wish.depth ?? (soil ? context.embedment(soil, diameter, above) : { depth: LEAST_DEPTH, rule: 'local-minimum' })
-  const least = Math.max(fillTop + LEAST_FILL, Math.min(wish.deepest ?? Infinity, asked.depth))
+  const least = Math.max(Math.max(0, fillTop) + LEAST_FILL, Math.min(wish.deepest ?? Infinity, asked.depth))
   const depth = chosen.depth ?? tidy(least + stoneBed)
   return {
     shape: 'round',
