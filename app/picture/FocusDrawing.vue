@@ -87,6 +87,14 @@ useGestures(frame, () => !props.still, {
           @choose="view.choose"
         />
         <polyline :points="svgPoints(model.string.value, viewport)" class="string-line" />
+        <circle
+          v-for="[x, y] in model.knots.value"
+          :key="x"
+          class="string-knot"
+          :cx="px(x * scale)"
+          :cy="px(viewport.groundY - y * scale)"
+          r="5"
+        />
         <line
           v-if="section.plumb"
           class="plumb"
@@ -113,7 +121,7 @@ useGestures(frame, () => !props.still, {
       </g>
       <text
         :x="width - 10"
-        :y="px(viewport.groundY - (view.line.value?.height ?? 0) * scale - 8)"
+        :y="px(viewport.groundY - model.stringAtEdge.value * scale - 8)"
         text-anchor="end"
         class="string-name"
       >
@@ -149,6 +157,9 @@ svg {
   fill: none;
   stroke: var(--string);
   stroke-width: 1.6;
+}
+.string-knot {
+  fill: var(--string);
 }
 .string-name {
   fill: var(--string-ink);

@@ -8,7 +8,7 @@ import { bayDimensions, heightOfBays } from '~/picture/model/bayDimensions'
 import { describeSection } from '~/picture/model/describe'
 import type { Measure } from '~~/core/repair/solids'
 import type { Note } from '~/picture/model/geometry'
-import { groundLine, riseOver, stringLine } from '~/picture/model/groundModel'
+import { groundLine, riseOver, stringAt, stringKnots, stringLine } from '~/picture/model/groundModel'
 import { boxOf, dimensionLabel, nameLabel, noteLabel, placeLabels } from '~/picture/model/labels'
 import { lineModel } from '~/picture/model/lineModel'
 import { markModel } from '~/picture/model/markModel'
@@ -68,6 +68,11 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
   )
   const ground = computed(() => (line.value ? groundLine(line.value, chosen.value, from.value, to.value) : []))
   const string = computed(() => (line.value ? stringLine(line.value, chosen.value, from.value, to.value) : []))
+  const knots = computed(() => (line.value ? stringKnots(line.value, chosen.value, from.value, to.value) : []))
+  /** Where its name stands over it. */
+  const stringAtEdge = computed(() =>
+    line.value ? stringAt(line.value, chosen.value, station.value + (width.value / 2 - pan.value) / scale.value) : 0,
+  )
   const marks = computed(() => {
     if (!line.value) return []
     const rise = riseOver(line.value, chosen.value)
@@ -126,7 +131,23 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
       ? describeSection(post.value, section.value, preferences.show, view.drawnRepair.value?.method.name)
       : '',
   )
-  return { viewport, scale, station, shift, fence, section, ground, string, marks, dimensions, labels, words, chosen }
+  return {
+    viewport,
+    scale,
+    station,
+    shift,
+    fence,
+    section,
+    ground,
+    string,
+    knots,
+    stringAtEdge,
+    marks,
+    dimensions,
+    labels,
+    words,
+    chosen,
+  }
 }
 
 function withHeldPost(line: ResolvedLine, held: ({ id: string } & Snapped) | undefined): ResolvedLine {

@@ -192,6 +192,8 @@ export const postSchema = record({
   observations: observationsSchema,
   /** The post that somebody was called for. */
   pointedAt: flag(),
+  /** The string is pulled straight from one of these to the next. */
+  carriesString: flag(),
   conditions: listOfAtMost(LIMITS.conditions, 'conditions', text(LONGEST.key).defined()),
   judgement: judgementSchema.optional(),
   readings: listOfAtMost(LIMITS.readings, 'readings', readingSchema),

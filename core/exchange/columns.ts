@@ -47,6 +47,7 @@ export const COLUMNS: readonly Column[] = [
     'x',
   ]),
   column('groundLevel', 'length', ['level', 'ground', 'elevation', 'reducedlevel']),
+  column('carriesString', 'flag', ['string']),
   column('duty', 'choice', ['kind', 'type', 'role'], DUTIES),
   column('material', 'choice', ['madeof', 'timber', 'wood'], MATERIALS),
   column('section.shape', 'choice', ['shape'], ['rectangle', 'round', 'tube', 'hollow']),

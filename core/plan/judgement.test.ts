@@ -134,6 +134,11 @@ describe('both thresholds in words', () => {
   })
 })
 
+it('a new post is as long as its hole is deep and the string is high over it', () => {
+  const dip = middle({ groundLevel: -0.3 }).methods.find(({ method }) => method === 'new-post-concrete')!
+  expect(dip.newPost!.length).toBeCloseTo(dip.hole!.footingBottom + 1.8 + 0.3, 9)
+})
+
 it('a fill above the ground and a post that is hardly in it still have a plan', () => {
   const { methods } = middle({ length: 0.3, repair: { holes: { 'recast-footing': { fillTop: -0.1 } } } })
   const recast = methods.find(({ method }) => method === 'recast-footing')!

@@ -1,3 +1,4 @@
+import { stringOver, type StringHold } from '../setout/stringOver'
 import type { Tables } from '../tables/tables'
 import type { Section } from '../timber/section'
 import type { Experience } from '../wind/experience'
@@ -21,6 +22,8 @@ export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sket
     posts: ResolvedPost[]
     /** Share of the computed wind that counts, in the ground and in everything else. */
     experience: Experience
+    /** Where the string is held, over the ground at the first post, by rising station. */
+    string: StringHold[]
     /** How many kinds of repair are chosen along it. */
     repairKinds: number
   }
@@ -35,6 +38,8 @@ export interface ResolvedPost extends Omit<Post, Given>, Required<Pick<Post, Giv
   /** The stretch of fence that the post carries, m from the start of the line. */
   from: Metres
   to: Metres
+  /** The string's height above the ground here: where the top of a post set to it comes, m. */
+  top: Metres
   /** What lies or stands within reach of its hole. */
   nearMarks: Mark[]
 }
@@ -109,6 +114,7 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
     cornerAtEnd: line.cornerAtEnd ?? false,
   }
   const isMeant = pointedAt(line)
+  const string = stringHolds(line.posts, height)
   const posts = line.posts.map((post, i) => {
     const before = line.posts[i - 1]
     const after = line.posts[i + 1]
@@ -116,12 +122,22 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
       ...resolvePost(post, resolved, i === 0 || i === line.posts.length - 1, tables, assumed),
       from: before ? (before.station + post.station) / 2 : Math.min(post.station, 0),
       to: after ? (after.station + post.station) / 2 : Math.max(post.station, length),
+      top: stringOver(string, post.station) - (post.groundLevel ?? 0),
       isPointedAt: isMeant(post),
       nearMarks: marksNear(line.marks, post.station),
     }
   })
   const kinds = new Set(line.posts.flatMap(({ repair }) => (repair?.method ? [repair.method] : [])))
-  return { ...resolved, posts, experience: tables.experience, repairKinds: kinds.size }
+  return { ...resolved, posts, string, experience: tables.experience, repairKinds: kinds.size }
+}
+
+/** The string lies on the posts chosen to carry it; on the first and the last where fewer than two are. */
+function stringHolds(posts: readonly Post[], height: Metres): StringHold[] {
+  const chosen = posts.filter(({ carriesString }) => carriesString)
+  const ends = posts.filter((_post, i) => i === 0 || i === posts.length - 1)
+  return (chosen.length < 2 ? ends : chosen)
+    .map(({ station, groundLevel = 0 }) => ({ station, height: groundLevel + height }))
+    .sort((a, b) => a.station - b.station)
 }
 
 function resolvePost(

@@ -94,6 +94,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       conditions: fc.subarray(tables.conditions.map((row) => row.key)),
       box: fc.record({ width: between(0.05, 3), height: between(0.05, 3) }),
       pointedAt: fc.boolean(),
+      carriesString: fc.boolean(),
       repair,
     },
     { requiredKeys: [] },

@@ -7,7 +7,7 @@ import { jobOf, runOfPosts, tables } from '~~/tests/support/builders'
 import { bayDimensions, heightOfBays } from './bayDimensions'
 import { describeSection } from './describe'
 import { extentOf, type Point, type Solid } from '~~/core/repair/solids'
-import { groundLine, stringLine } from './groundModel'
+import { groundLine, stringKnots, stringLine } from './groundModel'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { gustScaleModel } from '~/gust/gustScaleModel'
 import { lineModel } from './lineModel'
@@ -167,6 +167,28 @@ describe('ground that falls along the line', () => {
     ])
     expect(groundLine(line, 'A2', 1, 3)[0]).toEqual([1, 0.25])
     expect(stringLine(line, 'A1', 0, 4)[0]).toEqual([0, line.height])
+  })
+
+  it('has the string over it straight between the posts that carry it, whatever the ground does between', () => {
+    const dip = (carriers: readonly number[]) =>
+      resolveJob(
+        jobOf(
+          runOfPosts(5, 2, (i) => ({
+            groundLevel: i === 2 ? -0.4 : 0,
+            ...(carriers.includes(i) ? { carriesString: true } : {}),
+          })),
+        ),
+        tables,
+      ).lines[0]!
+    const ends = dip([])
+    expect(ends.posts[2]!.top).toBeCloseTo(ends.height + 0.4, 12)
+    expect(stringLine(ends, 'A1', -1, 9).map(([, y]) => y)).toEqual(Array<number>(4).fill(ends.height))
+    const three = dip([0, 2, 4])
+    expect(three.posts[2]!.top).toBeCloseTo(three.height, 12)
+    expect(three.posts[1]!.top).toBeCloseTo(three.height - 0.2, 12)
+    expect(stringKnots(three, 'A1', -1, 9).map(([x]) => x)).toEqual([0, 4, 8])
+    // One alone carries nothing: the ends do.
+    expect(dip([2]).string).toEqual(ends.string)
   })
 
   it('carries posts and cladding with it', () => {

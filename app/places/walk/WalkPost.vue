@@ -7,17 +7,31 @@ import QuantityField from '~/controls/QuantityField.vue'
 import type { InputError } from '~~/core/errors'
 import type { Gate } from '~~/core/document/job'
 import { copyOf, nextPostIds, shareFacts } from '~~/core/edit/grow'
+import { usePreferencesStore } from '~/session/preferences'
 import { groundLevel, rodReading } from '~~/core/setout/levels'
 
 /** One post: where it stands, what it is, what hangs on it. */
 const session = useJobSession()
 const view = useJobView()
+const preferences = usePreferencesStore()
 const post = computed(() => view.post.value!)
 const given = computed(() => session.job!.lines.find(({ id }) => id === view.line.value!.id)!)
 const failure = ref('')
+/** A smaller difference nobody sees on a fence, m. */
+const MATTERS = 0.01
+/** Where the string passes higher or lower here than the fence is high, a new post is cut to it. */
+const stringWords = computed(() => {
+  const { top, carriesString } = post.value
+  if (carriesString && view.postPlan.value?.diagnosis.state === 'failed')
+    return 'It has failed: let a sound post carry the string.'
+  if (Math.abs(top - view.line.value!.height) < MATTERS) return ''
+  return `The string passes ${preferences.show(top)} above the ground here.`
+})
 
-const setPost = (key: 'station' | 'groundLevel' | 'gate', value: unknown): Promise<InputError | undefined> =>
-  session.edit([{ name: 'setPost', ...view.address.value, key, value }])
+const setPost = (
+  key: 'station' | 'groundLevel' | 'gate' | 'carriesString',
+  value: unknown,
+): Promise<InputError | undefined> => session.edit([{ name: 'setPost', ...view.address.value, key, value }])
 const setGate = (change: Partial<Gate>) => setPost('gate', { ...post.value.gate, ...change })
 
 async function copy(): Promise<void> {
@@ -80,7 +94,14 @@ const setRod = (reading: number | null) =>
         :save="(value) => setPost('groundLevel', value)"
       />
     </div>
+    <p v-if="stringWords" class="soft">{{ stringWords }}</p>
     <div class="row actions">
+      <v-btn
+        :aria-pressed="post.carriesString === true"
+        title="The string is pulled straight between the posts that carry it; between the first and the last where none is chosen"
+        @click="setPost('carriesString', post.carriesString ? null : true)"
+        >{{ post.carriesString ? '✓ carries the string' : 'Let it carry the string' }}</v-btn
+      >
       <v-btn @click="copy">Copy this post</v-btn>
       <v-btn @click="shareWithAll">Make all posts like it</v-btn>
       <v-btn variant="text" @click="takeOut">Take it out</v-btn>

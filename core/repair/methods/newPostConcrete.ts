@@ -35,11 +35,11 @@ export const newPostConcrete: RepairMethod = {
     return [AS_IT_WAS, ...(context.material.wood ? stouter.map((each) => each.key) : [])].map((post) => ({ post }))
   },
   design(context, choice) {
-    const { post, line, material, wind, links } = context
+    const { post, material, wind, links } = context
     const section = sectionOf(context, choice)
     const stands = sectionSize(section)
     const hole = designHole(context, key, { stands })
-    const length = hole.footingBottom + line.height
+    const length = hole.footingBottom + post.top
     return {
       links: [
         links.bent('post', 'the new post at the ground line', sectionProperties(section), material, wind.height),
@@ -57,7 +57,7 @@ export const newPostConcrete: RepairMethod = {
         {
           key: 'post',
           matter: material.wood ? 'new-wood' : 'steel',
-          outline: box(-stands.along / 2, stands.along / 2, -hole.footingBottom, line.height),
+          outline: box(-stands.along / 2, stands.along / 2, -hole.footingBottom, post.top),
           edge: 'solid',
           link: 'post',
         },

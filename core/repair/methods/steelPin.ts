@@ -56,7 +56,7 @@ export const steelPin: RepairMethod = {
         {
           key: 'post',
           matter: 'wood',
-          outline: box(-along / 2, along / 2, JOINT, line.height),
+          outline: box(-along / 2, along / 2, JOINT, Math.min(post.top, line.height)),
           edge: 'solid',
           link: 'post',
         },
