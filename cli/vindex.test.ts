@@ -30,6 +30,8 @@ describe('the vindex command', () => {
     const plan = JSON.parse(vindex(['plan', jobFile]).stdout)
     expect(plan).toMatchObject({ format: 'vindex-plan', version: 1 })
     expect(plan.posts).toHaveLength(20)
+    const inFeet = JSON.parse(vindex(['plan', jobFile, '--units', 'feet-inches']).stdout)
+    expect(JSON.stringify(inFeet.posts[3].depthRules)).toContain('Always 2 ft')
     expect(vindex(['check', jobFile])).toMatchObject({
       status: 0,
       stdout: 'Bank side after the March storm: a valid job file\n',
@@ -66,6 +68,7 @@ describe('the vindex command', () => {
     ],
     [['calc', 'code-force', '{'], /^vindex: input is "\{"; it must be JSON \(.*\)\n$/],
     [['plan', '/nowhere.json'], 'vindex: file is "/nowhere.json"; it must be a file that can be read\n'],
+    [['plan', jobFile, '--units', 'ells'], 'vindex: --units is "ells"; it must be one of metric, feet-inches\n'],
     [['dig'], /^vindex: command is "dig"; it must be vindex plan/],
   ])('answers bad input by one line and exit code 2: %j', (words, line) => {
     const said = vindex(words)

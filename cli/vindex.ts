@@ -7,7 +7,8 @@ import { jobGeoJson } from '../core/exchange/geojson'
 import { postsTable } from '../core/exchange/posts'
 import { plan } from '../core/plan/plan'
 import type { Job } from '../core/document/job'
-import { tables } from '../data/tables'
+import { LENGTH_SYSTEMS } from '../core/units/length'
+import { tables, tablesIn } from '../data/tables'
 
 /** Where the command reads and writes; tests pass their own. */
 export interface Terminal {
@@ -17,7 +18,7 @@ export interface Terminal {
 }
 
 const USAGE =
-  'vindex plan JOB.json | check JOB.json | convert JOB.json --to csv|geojson [--out FILE] | calc [NAME [JSON or -]]'
+  'vindex plan JOB.json [--units metric|feet-inches] | check JOB.json | convert JOB.json --to csv|geojson [--out FILE] | calc [NAME [JSON or -]]'
 const BAD_INPUT = 2
 const FAULT = 1
 
@@ -39,7 +40,7 @@ export async function main(words: readonly string[], terminal: Terminal): Promis
 async function answer([command, ...rest]: readonly string[], terminal: Terminal): Promise<string> {
   switch (command) {
     case 'plan':
-      return json(plan(await readJobFile(rest[0], terminal), tables))
+      return planned(rest, terminal)
     case 'check':
       return `${(await readJobFile(rest[0], terminal)).name}: a valid job file\n`
     case 'convert':
@@ -51,11 +52,18 @@ async function answer([command, ...rest]: readonly string[], terminal: Terminal)
   }
 }
 
+/** Every figure of a job, by the tools and the words of those units. */
+async function planned(words: readonly string[], terminal: Terminal): Promise<string> {
+  const { path, units = 'metric' } = wordsOf('plan', words, { units: { type: 'string' } })
+  const here = tablesIn[requireChoice('--units', units, LENGTH_SYSTEMS)]
+  return json(plan(await readJobFile(path, terminal), here))
+}
+
 const FORMATS = ['csv', 'geojson'] as const
 
 /** A job in another form, on standard output or in a file. */
 async function convert(words: readonly string[], terminal: Terminal): Promise<string> {
-  const { path, to, out } = convertWords(words)
+  const { path, to, out } = wordsOf('convert', words, { to: { type: 'string' }, out: { type: 'string' } })
   const format = requireChoice('--to', to, FORMATS)
   const job = await readJobFile(path, terminal)
   const text =
@@ -69,16 +77,17 @@ async function convert(words: readonly string[], terminal: Terminal): Promise<st
   return ''
 }
 
-function convertWords(words: readonly string[]): { path?: string; to?: string; out?: string } {
+/** The path and the options of a command. */
+function wordsOf<K extends string>(
+  command: string,
+  words: readonly string[],
+  options: Record<K, { type: 'string' }>,
+): { path?: string } & Partial<Record<K, string>> {
   try {
-    const { values, positionals } = parseArgs({
-      args: [...words],
-      options: { to: { type: 'string' }, out: { type: 'string' } },
-      allowPositionals: true,
-    })
-    return { path: positionals[0], ...values }
+    const { values, positionals } = parseArgs({ args: [...words], options, allowPositionals: true })
+    return { path: positionals[0], ...(values as Partial<Record<K, string>>) }
   } catch (error) {
-    throw new InputError('convert', words.join(' '), `${USAGE} (${(error as Error).message.split('\n')[0]})`)
+    throw new InputError(command, words.join(' '), `${USAGE} (${(error as Error).message.split('\n')[0]})`)
   }
 }
 

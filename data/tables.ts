@@ -1,5 +1,8 @@
 import type { Tables } from '../core/tables/tables'
+import { METRIC_CUSTOMS } from '../core/ground/customs'
+import type { LengthSystem } from '../core/units/length'
 import { conditions } from './conditions'
+import { inUnits } from './customs'
 import { diagnosis } from './diagnosis'
 import { materials } from './materials'
 import { fillings, mixes } from './mixes'
@@ -27,6 +30,8 @@ export const tables: Tables = {
   },
   // Calibrated: the standard fence stands plumb for 12 to 15 years in its median; see docs/how-it-computes.md.
   experience: { ground: 0.4, part: 0.65 },
+  units: 'metric',
+  digging: METRIC_CUSTOMS,
   defaults: {
     exposure: 'sheltered',
     shelter: 1,
@@ -50,3 +55,6 @@ export const tables: Tables = {
     filling: 'wet-barrow',
   },
 }
+
+/** The tables as they are where people read these units: their tools, their bags, their sticks. */
+export const tablesIn: Record<LengthSystem, Tables> = { metric: tables, 'feet-inches': inUnits(tables, 'feet-inches') }

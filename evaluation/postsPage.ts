@@ -69,7 +69,7 @@ export function postsPage(trials: readonly TrialPost[], tables: Tables): string 
       first?.name ?? '–',
       hole ?? '–',
       bags ?? '–',
-      first ? thresholdWords(first, (gust) => showGust(gust)) || 'today only' : '–',
+      first ? thresholdWords(first, (gust) => showGust(gust, 'metric')) || 'today only' : '–',
     ]
   })
   return [
@@ -85,10 +85,10 @@ export function postsPage(trials: readonly TrialPost[], tables: Tables): string 
 
 function standingWords({ standing }: PostPlan): string {
   const { state, range, holdingGust, says } = standing
-  if (state === 'range') return `between ${range!.map((gust) => showGust(gust)).join(' and ')}: ${says}`
-  if (state === 'moves') return `${says}: under ${showGust(holdingGust!)}`
+  if (state === 'range') return `between ${range!.map((gust) => showGust(gust, 'metric')).join(' and ')}: ${says}`
+  if (state === 'moves') return `${says}: under ${showGust(holdingGust!, 'metric')}`
   if (state === 'given-way') return `has given way: ${says}`
-  return state === 'not-known' ? `not known: ${says}` : thresholdWords(standing, (gust) => showGust(gust))
+  return state === 'not-known' ? `not known: ${says}` : thresholdWords(standing, (gust) => showGust(gust, 'metric'))
 }
 
 function table(headings: readonly string[], rows: readonly (readonly string[])[]): string {

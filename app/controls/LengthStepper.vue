@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue'
+import { stepped } from '~~/core/units/step'
 import type { InputError } from '~~/core/errors'
 import { useLengths, useSubject } from './measuring'
 
@@ -37,8 +38,8 @@ async function put(value: number | null, stepped = false): Promise<void> {
 function move(by: number): void {
   const from = props.value ?? props.assumed ?? props.start ?? 0
   const first = props.value === undefined && props.assumed === undefined
-  const next = Math.max(props.smallest ?? -Infinity, first ? from : from + by)
-  void put(Math.round(next * 1e6) / 1e6, true)
+  const next = first ? from : stepped(from, by, lengths.units)
+  void put(Math.max(props.smallest ?? -Infinity, next), true)
 }
 async function take(): Promise<void> {
   if (typed.value === undefined) return

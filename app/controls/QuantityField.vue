@@ -6,6 +6,8 @@ import type { InputError } from '~~/core/errors'
 const props = defineProps<{
   label: string
   value?: number
+  /** One in the unit of the label, in that of the core. */
+  per?: number
   /** What the figures go by where nobody gave one. */
   assumed?: number
   save: (value: number | null) => Promise<InputError | undefined>
@@ -14,13 +16,16 @@ const props = defineProps<{
 const typed = ref<string>()
 const error = ref('')
 watch(
-  () => props.value,
+  () => [props.value, props.per],
   () => {
     typed.value = undefined
     error.value = ''
   },
 )
-const shown = computed(() => typed.value ?? (props.value === undefined ? '' : String(props.value)))
+/** No finer than anybody measures it, where it was turned from another unit. */
+const inUnit = (value: number | undefined) =>
+  value === undefined ? '' : String(props.per ? Math.round((value / props.per) * 10) / 10 : value)
+const shown = computed(() => typed.value ?? inUnit(props.value))
 
 async function take(): Promise<void> {
   if (typed.value === undefined) return
@@ -30,7 +35,7 @@ async function take(): Promise<void> {
     error.value = `${props.label} is "${typed.value}"; it must be a number`
     return
   }
-  const refused = await props.save(number)
+  const refused = await props.save(number === null ? null : number * (props.per ?? 1))
   error.value = refused ? `${props.label} must be ${refused.range}` : ''
   if (!refused) typed.value = undefined
 }
@@ -42,7 +47,7 @@ async function take(): Promise<void> {
     :model-value="shown"
     inputmode="decimal"
     autocomplete="off"
-    :placeholder="assumed === undefined ? undefined : String(assumed)"
+    :placeholder="inUnit(assumed) || undefined"
     :persistent-placeholder="assumed !== undefined"
     :error-messages="error ? [error] : []"
     @update:model-value="typed = $event"

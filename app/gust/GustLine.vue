@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { showGust } from '~~/core/units/quantity'
+import { usePreferencesStore } from '~/session/preferences'
 import type { GustRow } from './gustRows'
 
 /** One thing on the scale of gusts: where it starts to lean, where it gives way, or why it is refused. */
 const props = defineProps<{ row: GustRow; place: (gust: number) => number; chosen?: boolean; pick?: boolean }>()
 const emit = defineEmits<{ choose: [] }>()
 
+const preferences = usePreferencesStore()
 /** Words stand left of their mark when it is far to the right. */
 const FLIP_BEYOND = 0.55
 
@@ -15,8 +16,8 @@ const words = computed(() => {
   const { key, name, under, refused, lean, over, weakest } = props.row
   const parts = [name, under]
   if (refused) parts.push(props.pick && key !== 'standing' ? `refused: ${refused}` : refused)
-  if (lean !== undefined) parts.push(`starts to lean at ${showGust(lean)}`)
-  if (over !== undefined) parts.push(`gives way at ${showGust(over)}`)
+  if (lean !== undefined) parts.push(`starts to lean at ${preferences.measures.gust(lean)}`)
+  if (over !== undefined) parts.push(`gives way at ${preferences.measures.gust(over)}`)
   if (weakest) parts.push(`weakest link: ${weakest}`)
   return parts.filter(Boolean).join(', ')
 })

@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import GustLine from './GustLine.vue'
 import type { GustRow } from './gustRows'
 import { gustScaleModel } from './gustScaleModel'
+import { gustUnit, oneGust } from '~~/core/units/quantity'
+import { usePreferencesStore } from '~/session/preferences'
 
 /** One horizontal scale of gusts, with the site's return periods beneath. */
 const props = defineProps<{
@@ -15,7 +17,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [key: string] }>()
 
-const model = computed(() => gustScaleModel(props.rows, props.target, props.gust50))
+const preferences = usePreferencesStore()
+const model = computed(() => gustScaleModel(props.rows, props.target, props.gust50, oneGust(preferences.units)))
 const at = (share: number) => `${(share * 100).toFixed(2)}%`
 </script>
 
@@ -31,10 +34,10 @@ const at = (share: number) => `${(share * 100).toFixed(2)}%`
       @choose="emit('choose', row.key)"
     />
     <div class="axis" aria-hidden="true">
-      <span class="names soft">gust, m/s<span>comes once in</span></span>
+      <span class="names soft">gust, {{ gustUnit(preferences.units) }}<span>comes once in</span></span>
       <span class="scale">
-        <span v-for="tick in model.ticks" :key="tick.gust" class="tick measure" :style="{ left: at(tick.at) }">{{
-          tick.gust
+        <span v-for="tick in model.ticks" :key="tick.words" class="tick measure" :style="{ left: at(tick.at) }">{{
+          tick.words
         }}</span>
         <span
           v-for="year in model.years"

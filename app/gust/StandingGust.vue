@@ -2,20 +2,21 @@
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import GustScale from './GustScale.vue'
-import { showGust } from '~~/core/units/quantity'
+import { usePreferencesStore } from '~/session/preferences'
 import { experienceSentence, standingSentence } from '~/job/stateWords'
 import { standingRow } from './gustRows'
 
 /** What the post holds as it stands, on the scale of gusts. */
 const view = useJobView()
+const preferences = usePreferencesStore()
 const standing = computed(() => view.postPlan.value!.standing)
-const rows = computed(() => [standingRow(view.postPlan.value!)])
+const rows = computed(() => [standingRow(view.postPlan.value!, preferences.measures.gust)])
 const weakest = computed(() => standing.value.links.find((link) => link.link === standing.value.weakest))
 const sentence = computed(() =>
-  standingSentence(standing.value, weakest.value?.because ?? weakest.value?.name, (gust) => showGust(gust)),
+  standingSentence(standing.value, weakest.value?.because ?? weakest.value?.name, preferences.measures.gust),
 )
 const experience = computed(() =>
-  standing.value.state === 'holds' ? experienceSentence(standing.value, (gust) => showGust(gust)) : '',
+  standing.value.state === 'holds' ? experienceSentence(standing.value, preferences.measures.gust) : '',
 )
 </script>
 

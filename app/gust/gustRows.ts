@@ -17,6 +17,8 @@ export interface GustRow {
 
 /* Rows of the gust scale, from the plan: nothing is worked out here. */
 
+type ShowGust = (gust: number) => string
+
 const GROUND_LINK = 'footing'
 
 /** Where the ground starts to lean, if anything is still standing then. */
@@ -24,14 +26,17 @@ const leanOf = ({ leanGust: lean, holdingGust: over }: Thresholds): number | und
   lean !== undefined && over !== undefined && lean < over ? lean : undefined
 
 /** What moves is shown as less than a figure; what has gone, or is not known, by its reason. */
-function notHolding({ state, says, holdingGust, range }: StandingPlan): Pick<GustRow, 'over' | 'under' | 'refused'> {
+function notHolding(
+  { state, says, holdingGust, range }: StandingPlan,
+  show: ShowGust,
+): Pick<GustRow, 'over' | 'under' | 'refused'> {
   if (state === 'moves') return { over: holdingGust, under: 'less than this' }
-  if (state === 'range') return { under: `${range!.map((gust) => gust.toFixed(0)).join(' to ')} m/s`, refused: says }
+  if (state === 'range') return { under: range!.map(show).join(' to '), refused: says }
   return { under: state === 'given-way' ? 'has given way' : 'not known', refused: says }
 }
 
-export function standingRow({ standing }: PostPlan): GustRow {
-  if (standing.state !== 'holds') return { key: 'standing', name: 'As it stands', ...notHolding(standing) }
+export function standingRow({ standing }: PostPlan, show: ShowGust): GustRow {
+  if (standing.state !== 'holds') return { key: 'standing', name: 'As it stands', ...notHolding(standing, show) }
   const weakest = standing.links.find((link) => link.link === standing.weakest)
   return {
     key: 'standing',

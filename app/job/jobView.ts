@@ -1,10 +1,10 @@
-import { computed, ref, watch } from 'vue'
+import { computed, ref, watch, type Ref } from 'vue'
 import { useRouter } from '#imports'
 import { methodDetail } from '~~/core/plan/detail'
 import { planner } from '~~/core/plan/plan'
 import type { MethodPlan, Plan, PostPlan } from '~~/core/plan/types'
 import { resolveJob, type ResolvedLine, type ResolvedPost } from '~~/core/resolve/resolve'
-import { tables } from '~~/data/tables'
+import type { Tables } from '~~/core/tables/tables'
 import type { JobSession } from './session'
 
 /** What a post is, is asked in Walk. */
@@ -14,13 +14,18 @@ const FACTS = ['material', 'duty', 'ageYears']
  * The chosen post of an open job with its line and figures, for every place of the work. The choice stands in the
  * address, so that it survives a reload and can be handed on.
  */
-export function createJobView(session: Pick<JobSession, 'id' | 'job' | 'renamed'>, showsRepair: () => boolean) {
+export function createJobView(
+  session: Pick<JobSession, 'id' | 'job' | 'renamed'>,
+  tables: Ref<Tables>,
+  showsRepair: () => boolean,
+) {
   const router = useRouter()
   const route = router.currentRoute
-  const planJob = planner(tables)
+  /** What is planned in feet and inches has holes on the inch: each has a planner of its own. */
+  const planJob = computed(() => planner(tables.value))
 
-  const resolved = computed(() => session.job.value && resolveJob(session.job.value, tables))
-  const plan = computed(() => session.job.value && planJob(session.job.value))
+  const resolved = computed(() => session.job.value && resolveJob(session.job.value, tables.value))
+  const plan = computed(() => session.job.value && planJob.value(session.job.value))
 
   const posts = computed(
     () => resolved.value?.lines.flatMap((line) => line.posts.map((post) => ({ line, post }))) ?? [],
@@ -75,7 +80,7 @@ export function createJobView(session: Pick<JobSession, 'id' | 'job' | 'renamed'
   const detail = computed(() => {
     const method = methodInHand.value
     return session.job.value && post.value && method
-      ? methodDetail(session.job.value, tables, post.value.id, method.method)
+      ? methodDetail(session.job.value, tables.value, post.value.id, method.method)
       : undefined
   })
   /** What the drawing shows of it: before the choice of a repair the post is drawn as it stands. */
@@ -118,6 +123,7 @@ export function createJobView(session: Pick<JobSession, 'id' | 'job' | 'renamed'
   const address = computed(() => ({ line: line.value?.id ?? '', post: post.value?.id ?? '' }))
 
   return {
+    tables,
     plan,
     posts,
     index,

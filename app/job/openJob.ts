@@ -1,8 +1,18 @@
-import { inject, onScopeDispose, provide, proxyRefs, shallowRef, type InjectionKey, type ShallowUnwrapRef } from 'vue'
+import {
+  computed,
+  inject,
+  onScopeDispose,
+  provide,
+  proxyRefs,
+  shallowRef,
+  type InjectionKey,
+  type ShallowUnwrapRef,
+} from 'vue'
 import { SUBJECT } from '~/controls/measuring'
 import { api } from '~/sync/api'
 import { edits, queue, storage } from '~/sync/device'
-import { tables } from '~~/data/tables'
+import { tables, tablesIn } from '~~/data/tables'
+import { usePreferencesStore } from '~/session/preferences'
 import { createJobView, type JobView } from './jobView'
 import { openSession, type JobSession } from './session'
 
@@ -22,8 +32,10 @@ const inHand = shallowRef<OpenJob>()
  * @param showsRepair whether the drawing shows the repair in hand, or the post as it stands
  */
 export function provideOpenJob(id: string, showsRepair: () => boolean): OpenJob {
+  const preferences = usePreferencesStore()
+  const tablesHere = computed(() => tablesIn[preferences.units])
   const session = openSession(id, { storage, queue, edits, api, tables })
-  const open: OpenJob = { session: proxyRefs(session), view: createJobView(session, showsRepair) }
+  const open: OpenJob = { session: proxyRefs(session), view: createJobView(session, tablesHere, showsRepair) }
   provide(OPEN_JOB, open)
   provide(SUBJECT, () => open.view.post.value?.id)
   inHand.value = open

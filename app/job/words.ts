@@ -136,7 +136,7 @@ export const SHELTER_ITEMS = [
   { value: 0.4, title: 'A wall as high, near by' },
 ]
 export const SEASON_ITEMS = items({
-  wet: 'Wet: the top 0.15 m is not counted',
+  wet: 'Wet: the top of the ground is not counted',
   dry: 'Dry: sand and gravel count to the top',
 })
 export const SERVICE_ITEMS = items({

@@ -126,6 +126,7 @@ const make = form.handleSubmit(async ({ height: tall, ...values }) => {
       v-bind="fields[key]![1].value"
       :label="isSingle && key === 'height' ? 'Top of the box or sign' : label"
       :error-messages="form.errors.value[key]"
+      :inputmode="key === 'height' && preferences.units === 'metric' ? 'decimal' : undefined"
     />
     <p v-if="failure" class="error-text whole" role="alert">{{ failure }}</p>
     <div v-if="doubts.length" class="whole caution" role="alert">

@@ -27,6 +27,8 @@ const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 const { enlarge, scale } = useDrawing()
 
+/** Width of the frame round a post that is held, px. */
+const HELD = 40
 /** How far a finger holds the drawing aside, px. */
 const pan = ref(0)
 const panning = ref(false)
@@ -86,6 +88,14 @@ useGestures(frame, () => !props.still, {
           :viewport="viewport"
           @choose="view.choose"
         />
+        <rect
+          v-if="drag.held.value"
+          class="held-post"
+          :x="px(drag.held.value.station * scale - HELD / 2)"
+          y="2"
+          :width="HELD"
+          :height="height - 4"
+        />
         <polyline :points="svgPoints(model.string.value, viewport)" class="string-line" />
         <circle
           v-for="[x, y] in model.knots.value"
@@ -127,6 +137,9 @@ useGestures(frame, () => !props.still, {
       >
         string
       </text>
+      <text v-if="drag.held.value" x="12" y="24" class="name held-words">
+        {{ drag.held.value.id }} is held: slide it along
+      </text>
       <text :x="12" :y="height - 12" class="name">
         {{ view.post.value?.id }} · {{ row(tables.soils, view.post.value!.soil).name.toLowerCase() }}
       </text>
@@ -157,6 +170,15 @@ svg {
   fill: none;
   stroke: var(--string);
   stroke-width: 1.6;
+}
+.held-post {
+  fill: none;
+  stroke: var(--string);
+  stroke-width: 3;
+}
+.held-words {
+  fill: var(--string-ink);
+  font-size: 18px;
 }
 .string-knot {
   fill: var(--string);

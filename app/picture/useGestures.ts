@@ -3,9 +3,11 @@ import { onScopeDispose, watch, type Ref } from 'vue'
 
 /** A pointer that has moved less is a tap, px. */
 const TAP = 6
+/** A finger takes a thing along only when it has rested on it so long, ms: a swipe never moves what was measured. */
+const HOLD = 450
 
 export interface Gestures {
-  /** Says whether the thing under the pointer is taken along; else the drawing is. */
+  /** By a mouse at once, by a finger when it was held. Says whether the thing under the pointer is taken along; else the drawing is. */
   grab: (target: Element) => boolean
   pull: (pixels: number) => void
   drop: () => unknown
@@ -23,22 +25,32 @@ export function useGestures(frame: Ref<HTMLElement | null>, enabled: () => boole
   let isPinched = false
   let target: Element | undefined
   let before: ZoomTransform = zoomIdentity
+  let byFinger = false
+  let resting: ReturnType<typeof setTimeout> | undefined
 
+  function held(): void {
+    if (moving === 'nothing' && !isPinched && gestures.grab(target!)) moving = 'thing'
+  }
   function moved({ transform, sourceEvent }: ZoomEvent): void {
     if (transform.k !== before.k) {
       // Two fingers, or the wheel: what one finger had begun is over.
       if (moving === 'drawing') gestures.rest(0)
+      clearTimeout(resting)
       moving = 'nothing'
       isPinched = true
       gestures.enlarge(transform.k / before.k)
     } else if (!isPinched && !isWheel(sourceEvent)) {
-      if (moving === 'nothing' && Math.abs(transform.x) > TAP) moving = gestures.grab(target!) ? 'thing' : 'drawing'
+      if (moving === 'nothing' && Math.abs(transform.x) > TAP) {
+        clearTimeout(resting)
+        moving = !byFinger && gestures.grab(target!) ? 'thing' : 'drawing'
+      }
       if (moving === 'thing') gestures.pull(transform.x)
       if (moving === 'drawing') gestures.pan(transform.x)
     }
     before = transform
   }
   function ended(this: HTMLElement & { __zoom?: ZoomTransform }, { transform }: ZoomEvent): void {
+    clearTimeout(resting)
     if (moving === 'thing') void gestures.drop()
     if (moving === 'drawing') gestures.rest(transform.x)
     moving = 'nothing'
@@ -53,7 +65,11 @@ export function useGestures(frame: Ref<HTMLElement | null>, enabled: () => boole
       return enabled() && !onButton && !event.button && !isSideways(event)
     })
     .on('start', ({ sourceEvent }: ZoomEvent) => {
-      target = (sourceEvent as Event | null)?.target as Element | undefined
+      const began = sourceEvent as Event | null
+      target = began?.target as Element | undefined
+      byFinger = began?.type.startsWith('touch') ?? false
+      clearTimeout(resting)
+      if (byFinger && target) resting = setTimeout(held, HOLD)
       isPinched = false
       before = zoomIdentity
     })
@@ -83,5 +99,6 @@ export function useGestures(frame: Ref<HTMLElement | null>, enabled: () => boole
     },
     { immediate: true },
   )
+  onScopeDispose(() => clearTimeout(resting))
   onScopeDispose(() => frame.value && release(frame.value))
 }

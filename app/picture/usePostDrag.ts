@@ -5,6 +5,8 @@ import { usePreferencesStore } from '~/session/preferences'
 
 /** Marks of a tape that a dragged post keeps to, m. */
 const TAPE_STEP = { metric: 0.01, 'feet-inches': 0.0127 }
+/** ms. */
+const SHORT = 30
 /** How near an equal bay draws the post to it, px. */
 const SNAP_PIXELS = 9
 
@@ -17,7 +19,10 @@ export function usePostDrag(scale: () => number) {
 
   function grab(id: string): void {
     const post = view.line.value?.posts.find((each) => each.id === id)
-    if (post) held.value = { id, from: post.station, station: post.station }
+    if (!post) return
+    held.value = { id, from: post.station, station: post.station }
+    // Felt through a glove, where the device can.
+    navigator.vibrate?.(SHORT)
   }
   function pull(pixels: number): void {
     const posts = view.line.value!.posts

@@ -1,6 +1,8 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
+import { computed } from 'vue'
 import { lengthParts, parseLength, showLength, type LengthSystem } from '~~/core/units/length'
+import { measuresIn, type VolumeUnit } from '~~/core/units/quantity'
 import type { ThemeName } from '~/theme'
 
 /** Countries that build in feet and inches. */
@@ -19,11 +21,18 @@ export const usePreferencesStore = defineStore('preferences', () => {
   }
   const theme = useLocalStorage<ThemeName>('vindex-theme', 'paper')
 
+  /** Who measures in feet may still count litres; absent until somebody says so. */
+  const volumes = useLocalStorage<VolumeUnit | ''>('vindex-volumes', '')
+  const measures = computed(() => measuresIn(units.value, volumes.value || undefined))
+  function switchVolumes(): void {
+    volumes.value = measures.value.volumeParts(0).unit === 'L' ? 'gallons' : 'litres'
+  }
+
   const show = (length: number) => showLength(length, units.value)
   const parts = (length: number) => lengthParts(length, units.value)
   const parse = (text: string, key?: string) => parseLength(text, units.value, key)
   const switchUnits = () => {
     units.value = units.value === 'metric' ? 'feet-inches' : 'metric'
   }
-  return { units, person, signed, theme, show, parts, parse, switchUnits }
+  return { units, measures, person, signed, theme, show, parts, parse, switchUnits, switchVolumes }
 })

@@ -26,6 +26,7 @@ const actions = computed<Action[]>(() => [
   ...(openJob.value?.session.job ? jobActions(openJob.value) : []),
   { name: 'All jobs', run: () => router.push('/') },
   { name: 'Units: metres or feet and inches', run: preferences.switchUnits },
+  { name: 'Volumes: litres or gallons', run: preferences.switchVolumes },
   ...THEME_NAMES.map((theme) => ({ name: LIGHTS[theme], run: () => (preferences.theme = theme) })),
   { name: 'List of keys', run: () => finder.show('keys') },
 ])

@@ -1,3 +1,4 @@
+import { measuresIn, type Measures } from '../units/quantity'
 import type { Metres } from '../units/types'
 import type { Mark } from './job'
 
@@ -21,17 +22,21 @@ export function marksNear(marks: readonly Mark[] = [], station: Metres): Mark[] 
  *
  * @returns flags that stop the ordinary flow: services, and trees over 150 mm
  */
-export function markFlags(marks: readonly Mark[], station: Metres): string[] {
+export function markFlags(
+  marks: readonly Mark[],
+  station: Metres,
+  { length, small }: Pick<Measures, 'length' | 'small'> = measuresIn('metric'),
+): string[] {
   return marks.flatMap((mark) => {
-    const away = distanceOf(mark, station).toFixed(1)
+    const away = length(Math.round(distanceOf(mark, station) * 20) / 20)
     switch (mark.kind) {
       case 'service':
         return [
-          `A buried ${serviceWords(mark)} lies ${away} m from this post: have it marked, dig by hand, keep clear of it.`,
+          `A buried ${serviceWords(mark)} lies ${away} from this post: have it marked, dig by hand, keep clear of it.`,
         ]
       case 'tree':
         return (mark.size ?? 0) > LARGE_TREE
-          ? [`A tree of ${Math.round(mark.size! * 1e3)} mm stands ${away} m away: ask about tree protection first.`]
+          ? [`A tree of ${small(mark.size!)} stands ${away} away: ask about tree protection first.`]
           : []
       default:
         return []

@@ -145,7 +145,7 @@ describe('posts, lines, marks and photographs', () => {
     const marked = plan(applyCommand(job, { name: 'putMark', line: 'A', mark: 'm1', value: mark }), tables)
     const flags = marked.posts.map((each) => each.diagnosis.redFlags)
     expect(flags[1]).toEqual([
-      'A buried gas line lies 0.4 m from this post: have it marked, dig by hand, keep clear of it.',
+      'A buried gas line lies 0.35 m from this post: have it marked, dig by hand, keep clear of it.',
     ])
     expect([flags[0], flags[2]]).toEqual([[], []])
   })

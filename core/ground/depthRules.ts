@@ -2,6 +2,7 @@ import { roundUpTo } from '../numeric/rounding'
 import { bracketedRoot } from '../numeric/roots'
 import type { Metres, Newtons, Pascals } from '../units/types'
 import { codeDepth, codeForce } from './code'
+import { METRIC_CUSTOMS, type DiggingCustoms } from './customs'
 import { BELOW_FROST } from './frost'
 import { overturning } from './over'
 import { plumbMargin } from './postInGround'
@@ -29,81 +30,82 @@ export interface DepthQuestion {
   postLength: Metres
   frostDepth: Metres
   minimumDepth: Metres
+  /** {@link METRIC_CUSTOMS} when absent. */
+  customs?: DiggingCustoms
 }
 
 export interface DepthRule {
   rule: string
-  name: string
+  name: (customs: DiggingCustoms) => string
   /** What the rule takes for granted. */
-  assumes: string
+  assumes: (customs: DiggingCustoms) => string
   /** m; null where the rule gives no depth, with the reason in `assumes`. */
   depth: (question: DepthQuestion) => Metres | null
   /** Counts towards the recommended depth; where it gives none, no hole holds. */
   binding: boolean
 }
 
-/** Step in which depths are marked on a handle, m. */
-const DEPTH_STEP = 0.05
-
 /** Schools of depth, in the order in which they are listed. */
 export const depthRules: readonly DepthRule[] = [
   {
     rule: 'third-of-post',
-    name: 'A third of the post',
-    assumes: 'the post was bought for its hole',
+    name: () => 'A third of the post',
+    assumes: () => 'the post was bought for its hole',
     depth: (q) => q.postLength / 3,
     binding: false,
   },
   {
     rule: 'fixed-600',
-    name: 'Always 0.6 m',
-    assumes: 'a garden fence out of the wind',
-    depth: () => 0.6,
+    name: ({ always }) => `Always ${always.words}`,
+    assumes: () => 'a garden fence out of the wind',
+    depth: (q) => customsOf(q).always.depth,
     binding: false,
   },
   {
     rule: 'trade-750',
-    name: '0.75 m or 0.15 m below frost',
-    assumes: 'the greater of the two',
-    depth: (q) => Math.max(0.75, q.frostDepth + BELOW_FROST),
+    name: ({ trade, belowFrost }) => `${trade.words} or ${belowFrost} below frost`,
+    assumes: () => 'the greater of the two',
+    depth: (q) => Math.max(customsOf(q).trade.depth, q.frostDepth + BELOW_FROST),
     binding: false,
   },
   {
     rule: 'frost',
-    name: 'Below frost',
-    assumes: 'bottom 0.15 m under the frost depth',
+    name: () => 'Below frost',
+    assumes: ({ belowFrost }) => `bottom ${belowFrost} under the frost depth`,
     depth: frostRule,
     binding: true,
   },
   {
     rule: 'local-minimum',
-    name: 'Local minimum',
-    assumes: 'what the local rules ask',
+    name: () => 'Local minimum',
+    assumes: () => 'what the local rules ask',
     depth: (q) => q.minimumDepth,
     binding: true,
   },
   {
     rule: 'target-gust',
-    name: 'Goes over',
-    assumes: 'the ground does not give way under the target gust',
+    name: () => 'Goes over',
+    assumes: () => 'the ground does not give way under the target gust',
     depth: depthThatHolds,
     binding: true,
   },
   {
     rule: 'target-lean',
-    name: 'Stays plumb',
-    assumes: 'the post springs back from the gust that it must not lean from',
+    name: () => 'Stays plumb',
+    assumes: () => 'the post springs back from the gust that it must not lean from',
     depth: depthThatStaysPlumb,
     binding: true,
   },
   {
     rule: 'code-formula',
-    name: 'Code formula',
-    assumes: 'presumptive pressure doubled, as trade custom has it',
+    name: () => 'Code formula',
+    assumes: () => 'presumptive pressure doubled, as trade custom has it',
     depth: codeRule,
     binding: false,
   },
 ]
+
+const customsOf = ({ customs = METRIC_CUSTOMS }: DepthQuestion): DiggingCustoms => customs
 
 function frostRule(question: DepthQuestion): Metres {
   return question.frostDepth + BELOW_FROST
@@ -196,5 +198,9 @@ export function recommendedDepth(question: DepthQuestion): RecommendedDepth {
     if (wanted === null) noHoleHolds = true
     else if (wanted > best.depth + 1e-9) best = { depth: wanted, rule }
   }
-  return { ...best, depth: roundUpTo(best.depth, DEPTH_STEP), ...(noHoleHolds ? { noHoleHolds } : {}) }
+  return {
+    ...best,
+    depth: roundUpTo(best.depth, customsOf(question).depthStep),
+    ...(noHoleHolds ? { noHoleHolds } : {}),
+  }
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
 import { plan } from '../plan/plan'
+import { measuresIn } from '../units/quantity'
 import { row } from '../tables/tables'
 import { itemsOf, itemWords, orderFigure } from './items'
 
@@ -13,8 +14,9 @@ const methods = plan(
   ),
   tables,
 ).posts[1]!.methods
+const SAYS = measuresIn('metric')
 const method = (key: string) => methods.find((each) => each.method === key)!
-const words = (key: string) => itemsOf('A2', method(key), tables).map(itemWords)
+const words = (key: string) => itemsOf('A2', method(key), tables).map((item) => itemWords(item, SAYS))
 
 describe('what is brought to a post', () => {
   it('is there for a method without a hole too, with its time', () => {
@@ -35,12 +37,15 @@ describe('what is brought to a post', () => {
     expect(amount('L', /stone/)).toBeCloseTo(concrete!.stone * 1e3, 9)
     expect(words('repair-spur').some((each) => each.startsWith('2 × '))).toBe(true)
     expect(items.every(({ post }) => post === 'A2')).toBe(true)
-    const { value, unit } = orderFigure(row(tables.mixes, concrete!.mix), concrete!.bags, concrete!.concrete)
+    const { value, unit } = orderFigure(row(tables.mixes, concrete!.mix), concrete!.bags, concrete!.concrete, SAYS)
     expect([value, unit.startsWith('bags, ')]).toEqual([String(concrete!.bags.count), true])
   })
 
   it('is one bag, or several', () => {
     const item = { what: 'post mix', unit: 'bags', post: 'A2' }
-    expect([1, 2].map((amount) => itemWords({ ...item, amount }))).toEqual(['1 bag of post mix', '2 bags of post mix'])
+    expect([1, 2].map((amount) => itemWords({ ...item, amount }, SAYS))).toEqual([
+      '1 bag of post mix',
+      '2 bags of post mix',
+    ])
   })
 })

@@ -2,7 +2,7 @@ import type { BagOrder, Mix } from '../concrete/bags'
 import { BAG } from '../concrete/handBatch'
 import type { MethodPlan } from '../plan/types'
 import { row, type Tables } from '../tables/tables'
-import { litres } from '../units/quantity'
+import { measuresIn, type Measures, type Parts } from '../units/quantity'
 import type { CubicMetres } from '../units/types'
 
 /** One thing to bring to a post. */
@@ -25,7 +25,7 @@ export function itemsOf(post: string, { method, concrete, parts }: MethodPlan, t
   const poured: Omit<Item, 'post'>[] = []
   if (concrete) {
     const { bags, stone } = concrete
-    poured.push(...boughtItems(row(tables.mixes, concrete.mix), bags, concrete.concrete))
+    poured.push(...boughtItems(row(tables.mixes, concrete.mix), bags, concrete.concrete, measuresIn(tables.units)))
     if (bags.water > 0) poured.push({ what: 'water', amount: bags.water * 1e3, unit: 'L' })
     if (stone > 0) poured.push({ what: 'stone for the bed', amount: stone * 1e3, unit: 'L' })
   }
@@ -37,14 +37,14 @@ export function itemsOf(post: string, { method, concrete, parts }: MethodPlan, t
   return [...poured, ...made, ...gear].map((item) => ({ ...item, post }))
 }
 
-function boughtItems(mix: Mix, bags: BagOrder, concrete: CubicMetres): Omit<Item, 'post'>[] {
+function boughtItems(mix: Mix, bags: BagOrder, concrete: CubicMetres, says: Measures): Omit<Item, 'post'>[] {
   switch (mix.supply) {
     case 'bag':
       return [{ what: `${mix.name} (${bags.exactCount.toFixed(1)} by measure)`, amount: bags.count, unit: 'bags' }]
     case 'batch':
       return [
-        { what: `cement, ${BAG} kg each`, amount: bags.batch!.bagsCement, unit: 'bags' },
-        { what: `all-in ballast, ${BAG} kg each`, amount: bags.batch!.bagsBallast, unit: 'bags' },
+        { what: `cement, ${says.mass(BAG)} each`, amount: bags.batch!.bagsCement, unit: 'bags' },
+        { what: `all-in ballast, ${says.mass(BAG)} each`, amount: bags.batch!.bagsBallast, unit: 'bags' },
       ]
     case 'lorry':
       return [{ what: mix.name, amount: concrete * 1e3, unit: 'L' }]
@@ -54,29 +54,31 @@ function boughtItems(mix: Mix, bags: BagOrder, concrete: CubicMetres): Omit<Item
 /**
  * An item as a list says it.
  *
- * @example itemWords({ what: 'water', amount: 11.2, unit: 'L', post: 'B7' }) // '11.2 L of water'
+ * @example itemWords({ what: 'water', amount: 11.2, unit: 'L', post: 'B7' }, measuresIn('metric')) // '11.2 L of water'
  */
-export function itemWords({ what, amount, unit }: Item): string {
+export function itemWords({ what, amount, unit }: Item, says: Measures): string {
   if (amount === undefined) return what
   if (unit === undefined) return `${amount} × ${what}`
-  const figure = unit === 'L' ? litres(amount / 1e3) : String(amount)
-  return `${figure} ${amount === 1 && unit === 'bags' ? 'bag' : unit} of ${what}`
+  if (unit === 'L') return `${says.volume(amount / 1e3)} of ${what}`
+  return `${amount} ${amount === 1 && unit === 'bags' ? 'bag' : unit} of ${what}`
 }
 
 /**
  * What to buy for a pour: the number, and what it counts.
  *
- * @example orderFigure(mix, { count: 4, … }, 0.036) // { value: '4', unit: 'bags, 20 kg fast post mix' }
+ * @example orderFigure(mix, { count: 4, … }, 0.036, measuresIn('metric')) // { value: '4', unit: 'bags, 20 kg fast post mix' }
  */
-export function orderFigure(mix: Mix, bags: BagOrder, concrete: CubicMetres): { value: string; unit: string } {
+export function orderFigure(mix: Mix, bags: BagOrder, concrete: CubicMetres, says: Measures): Parts {
   switch (mix.supply) {
     case 'bag':
       return { value: String(bags.count), unit: `${bags.count === 1 ? 'bag' : 'bags'}, ${mix.name}` }
     case 'batch': {
       const { bagsCement, bagsBallast } = bags.batch!
-      return { value: `${bagsCement} + ${bagsBallast}`, unit: `bags of ${BAG} kg, cement + ballast` }
+      return { value: `${bagsCement} + ${bagsBallast}`, unit: `bags of ${says.mass(BAG)}, cement + ballast` }
     }
-    case 'lorry':
-      return { value: litres(concrete), unit: 'L from the lorry' }
+    case 'lorry': {
+      const { value, unit } = says.volumeParts(concrete)
+      return { value, unit: `${unit} from the lorry` }
+    }
   }
 }

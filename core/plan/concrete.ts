@@ -54,7 +54,7 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
     fill: fillQuantities(filling, volumes.concrete, depth - stoneBed - fillTop, order),
     cover,
     warnings: [
-      ...coverWarnings(cover),
+      ...coverWarnings(cover, context),
       ...frostWarnings({
         frostDepth: context.site.frostDepth,
         bottom: hole.footingBottom,
@@ -73,10 +73,8 @@ function insetsOf({ castIn }: Fill, { footingBottom }: DesignedHole): CubicMetre
   return [-grossArea(castIn.section) * Math.max(0, footingBottom - castIn.foot)]
 }
 
-const coverWarnings = (cover: Metres): string[] =>
-  cover < LEAST_COVER
-    ? [`Only ${Math.round(cover * 1e3)} mm of concrete at the corners: ${LEAST_COVER * 1e3} mm is the least.`]
-    : []
+const coverWarnings = (cover: Metres, { says: { small } }: PostContext): string[] =>
+  cover < LEAST_COVER ? [`Only ${small(cover)} of concrete at the corners: ${small(LEAST_COVER)} is the least.`] : []
 
 function fillingWarnings(mix: Mix, wanted: Filling, { post }: PostContext): string[] {
   if (wanted.water === 'none') return ['This repair is cast in concrete, and is counted so.']

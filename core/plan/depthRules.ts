@@ -13,7 +13,9 @@ export function planDepthRules(context: PostContext): DepthRulePlan[] {
   const { soil, along, scale } = context
   const hole = designHole(context, NEW_POST)
   const above = hole.fillTop > 0 ? { bottom: hole.fillTop, width: along } : undefined
-  return depthRules.map(({ rule, name, assumes, depth }): DepthRulePlan => {
+  const { digging } = context.tables
+  return depthRules.map(({ rule, name: nameOf, assumes: assumesOf, depth }): DepthRulePlan => {
+    const [name, assumes] = [nameOf(digging), assumesOf(digging)]
     if (!soil) return { rule, name, assumes: context.noFigure!.advice, depth: null }
     const bottom = depth(context.depthQuestion(soil, hole.diameter, above))
     if (bottom === null) {

@@ -49,6 +49,11 @@ export function methodDetail(
     stands: design.stands,
     // Steps follow the facts: no stump of steel, no panels at a box, no bed of stone where there is none.
     steps: methodRow(methodKey, context).steps.filter(({ key }) => !skipped(design).has(key)),
-    parts: method.needs.map((kind) => ({ kind, taken: choice[kind], ...tables.parts.lists[kind]! })),
+    parts: method.needs.map((kind) => {
+      const { name, rows } = tables.parts.lists[kind]!
+      const taken = choice[kind]
+      const sold = rows.filter(({ key, soldIn = tables.units }) => soldIn === tables.units || key === taken)
+      return { kind, name, taken, rows: sold }
+    }),
   }
 }

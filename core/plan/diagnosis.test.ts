@@ -29,10 +29,10 @@ describe('red flags', () => {
     ['a load-bearing post that moves', { ...rotted, duty: 'load-bearing' }, [], /keep people off.*licensed builder/],
     ['a load-bearing post', { duty: 'load-bearing' }, [], /licensed builder or engineer decides/],
     ['peat', { soil: 'peat' }, [], /ask an engineer/],
-    ['a gas line', rotted, [mark({ service: 'gas', offset: 0.5 })], /gas line lies 0\.5 m/],
-    ['a drain', rotted, [mark({ service: 'drain' })], /A buried drain lies 0\.0 m/],
+    ['a gas line', rotted, [mark({ service: 'gas', offset: 0.5 })], /gas line lies 0\.50 m/],
+    ['a drain', rotted, [mark({ service: 'drain' })], /A buried drain lies 0\.00 m/],
     ['a service of which nobody knows', rotted, [mark({})], /A buried service lies/],
-    ['a large tree', rotted, [mark({ kind: 'tree', size: 0.4, offset: 0.9 })], /tree of 400 mm stands 0\.9 m away/],
+    ['a large tree', rotted, [mark({ kind: 'tree', size: 0.4, offset: 0.9 })], /tree of 400 mm stands 0\.90 m away/],
     [
       'a wall where the posts lean together',
       { ...rotted, observations: { ...rotted.observations, leanPattern: 'neighbours-too' } },

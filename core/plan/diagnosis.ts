@@ -54,7 +54,7 @@ function decided(
 }
 
 /** What stops the ordinary flow, and whom to call. */
-function redFlags({ post, noFigure }: PostContext): string[] {
+function redFlags({ post, noFigure, says }: PostContext): string[] {
   const flags: string[] = []
   const { pushPivot, lean, leanPattern } = post.observations
   const moves = (pushPivot !== undefined && pushPivot !== 'nothing-moves') || lean !== undefined
@@ -66,7 +66,7 @@ function redFlags({ post, noFigure }: PostContext): string[] {
     )
   }
   if (noFigure) flags.push(noFigure.advice)
-  flags.push(...markFlags(post.nearMarks, post.station))
+  flags.push(...markFlags(post.nearMarks, post.station, says))
   const leansTogether = leanPattern === 'neighbours-too' || leanPattern === 'whole-line-one-way'
   if (leansTogether && post.nearMarks.some(({ kind }) => kind === 'wall'))
     flags.push(

@@ -115,11 +115,11 @@ function brokenByKnock(design: Design, context: PostContext): string[] {
 }
 
 /** A repair that the wind of every tenth year takes down is none. */
-function tooWeak({ isStopGap }: RepairMethod, { site }: PostContext, { holdingGust }: Thresholds): string[] {
+function tooWeak({ isStopGap }: RepairMethod, { site, says }: PostContext, { holdingGust }: Thresholds): string[] {
   if (isStopGap || holdingGust === undefined) return []
   if (holdingGust >= gustOfReturnPeriod(LEAST_RETURN_YEARS, site.gust50)) return []
   return [
-    `It gives way at ${Math.round(holdingGust)} m/s, ${returnPeriodWords(returnPeriodOfGust(holdingGust, site.gust50))}.`,
+    `It gives way at ${says.gust(holdingGust)}, ${returnPeriodWords(returnPeriodOfGust(holdingGust, site.gust50))}.`,
   ]
 }
 const LEAST_RETURN_YEARS = 10

@@ -78,8 +78,19 @@ export function planner(tables: Tables, methods: readonly RepairMethod[] = repai
  * What is only drawn or kept for the record changes no figure; all else does, whatever it is called: a key that
  * nobody thought of here counts. Marks are counted post by post.
  */
-const LINE_WITHOUT_FIGURES = { posts: undefined, string: undefined, marks: undefined, course: undefined, levelReference: undefined }
-const POST_WITHOUT_FIGURES = { carriesString: undefined, readings: undefined, photographs: undefined, groundLevel: undefined }
+const LINE_WITHOUT_FIGURES = {
+  posts: undefined,
+  string: undefined,
+  marks: undefined,
+  course: undefined,
+  levelReference: undefined,
+}
+const POST_WITHOUT_FIGURES = {
+  carriesString: undefined,
+  readings: undefined,
+  photographs: undefined,
+  groundLevel: undefined,
+}
 
 function lineKey(site: ResolvedSite, line: ResolvedLine): string {
   return JSON.stringify([site, { ...line, ...LINE_WITHOUT_FIGURES }])

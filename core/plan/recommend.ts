@@ -1,5 +1,7 @@
 import type { PostContext } from '../repair/context'
 import type { DesignedHole } from '../repair/hole'
+import { roundUpTo } from '../numeric/rounding'
+import { INCH } from '../units/constants'
 import { showLength, type LengthSystem } from '../units/length'
 import type { DepthRulePlan, MethodPlan, PostPlan } from './types'
 
@@ -10,7 +12,7 @@ import type { DepthRulePlan, MethodPlan, PostPlan } from './types'
  * is not recommended: its measures are left out then.
  */
 export function recommend(
-  { post }: PostContext,
+  { post, tables }: PostContext,
   diagnosis: PostPlan['diagnosis'],
   methods: MethodPlan[],
   rules: DepthRulePlan[],
@@ -20,7 +22,7 @@ export function recommend(
   if (!method) return undefined
   const { hole } = method
   if (!hole) return { method: method.method, because: `${method.name}: no digging.` }
-  const because = depthReason(hole, rules, 'metric')
+  const because = depthReason(hole, rules, tables.units)
   if (hole.noHoleHolds) return { method: method.method, because }
   return { method: method.method, diameter: hole.diameter, depth: hole.depth, because }
 }
@@ -59,13 +61,13 @@ export function depthReason(hole: DesignedHole, rules: DepthRulePlan[], system: 
       : ''
   const others = rules
     .filter(({ rule, depth }) => rule !== hole.rule && depth !== null && BINDING_WORDS[rule])
-    .map(({ rule, depth }) => `${BINDING_WORDS[rule]} ${show(toTheCentimetre(depth!))}`)
+    .map(({ rule, depth }) => `${BINDING_WORDS[rule]} ${show(roundUpTo(depth!, SAID_IN[system]))}`)
   const short = hole.noHoleHolds ? ['no hole that can be dug holds the target gust here'] : []
   return `${show(hole.depth)} deep${bed}. ${[RULE_WORDS[hole.rule] ?? hole.rule, [...others, ...short].join(', ')].filter(Boolean).join('; ')}.`
 }
 
-/** A depth that a rule asks for is said no finer than anybody digs, and never less. */
-const toTheCentimetre = (depth: number) => Math.ceil(depth * 100 - 1e-6) / 100
+/** A depth that a rule asks for is said no finer than anybody digs, and never less, m. */
+const SAID_IN = { metric: 0.01, 'feet-inches': INCH }
 
 const BINDING_WORDS: Record<string, string> = {
   frost: 'frost asks',

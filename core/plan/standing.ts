@@ -9,6 +9,7 @@ import {
   turnsByHand,
 } from '../repair/standing'
 import type { Assumption } from '../resolve/resolve'
+import { FOOT } from '../units/constants'
 import type { Metres, MetresPerSecond, Newtons } from '../units/types'
 import { returnPeriodOfGust } from '../wind/returnPeriod'
 import { onBothThresholds } from './thresholds'
@@ -85,5 +86,9 @@ function goneWords(context: PostContext): string | undefined {
   if (isBroken(context)) return 'it is broken'
   if (observations.comesUpright === 'easily') return 'it comes upright by hand'
   const lean = leanOf(context)
-  return lean > GONE_LEAN ? `it leans ${Math.round(lean * 1e3)} mm in every metre` : undefined
+  return lean > GONE_LEAN ? `it leans ${leanWords(lean, context)}` : undefined
 }
+
+/** @example leanWords(0.042, context) // '42 mm in every metre', or '1⁄2″ in every foot' */
+const leanWords = (lean: number, { says: { units, small } }: PostContext): string =>
+  units === 'metric' ? `${small(lean)} in every metre` : `${small(lean * FOOT)} in every foot`

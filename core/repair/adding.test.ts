@@ -7,6 +7,7 @@ import { itemsOf, itemWords } from '../items/items'
 import { methodDetail } from '../plan/detail'
 import { plan } from '../plan/plan'
 import type { PartRow } from '../tables/parts'
+import { measuresIn } from '../units/quantity'
 import { row } from '../tables/tables'
 import { answersByTable, chosenPart, commonRefusals, verdictOf, type RepairMethod } from './method'
 import { repairMethods } from './methods'
@@ -104,7 +105,10 @@ describe('a method that is added', () => {
     expect(checkEdit(job, [{ ...command, value: 'golden' }], withStrap)).toMatchObject({ range: 'one of narrow, wide' })
     const chosen = jobOf(runOfPosts(5, 2.4, () => ({ ...leaning, repair: { method: key, parts: { strap: 'wide' } } })))
     expect(planned(chosen).holdingGust).toBeGreaterThan(planned().holdingGust!)
-    expect(itemsOf('A3', planned(chosen), withStrap).map(itemWords)).toEqual(['2 × wide strap', 'hammer'])
+    expect(itemsOf('A3', planned(chosen), withStrap).map((item) => itemWords(item, measuresIn('metric')))).toEqual([
+      '2 × wide strap',
+      'hammer',
+    ])
     expect(methodDetail(chosen, withStrap, 'A3', key, methods)).toMatchObject({
       steps: [{ text: 'Nail both straps.' }],
       parts: [{ kind: 'strap', name: 'Strap', taken: 'wide' }],

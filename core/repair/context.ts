@@ -7,6 +7,7 @@ import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../resolve/resolv
 import { row, type Tables } from '../tables/tables'
 import type { MaterialRow } from '../timber/materials'
 import { sectionProperties, sectionSize } from '../timber/section'
+import { measuresIn, type Measures } from '../units/quantity'
 import type { Metres, MetresPerSecond, NewtonMetres, Newtons } from '../units/types'
 import { BARE, type ExperienceRange } from '../wind/experience'
 import { boxLoad, windLoad, type WindLoad } from '../wind/force'
@@ -47,6 +48,8 @@ export interface PostContext {
   leafMoment: NewtonMetres
   /** Of somebody or something against the box of a single post, at its middle, N; it never comes with the wind. */
   knock: Newtons
+  /** How the reader's quantities are said. */
+  says: Measures
   /** Makes every link, steady loads and all. */
   links: LinkMaker
   /** The ground round a profile, as a link. */
@@ -136,9 +139,10 @@ export function postContext(
     postLength: post.length,
     frostDepth: site.frostDepth,
     minimumDepth: site.minimumDepth,
+    customs: tables.digging,
   })
   const embedment: PostContext['embedment'] = (ofSoil, width, above) => {
-    const { loadsUnder: _loadsUnder, soil: _soil, ...question } = depthQuestion(ofSoil, width, above)
+    const { loadsUnder: _loadsUnder, soil: _soil, customs: _customs, ...question } = depthQuestion(ofSoil, width, above)
     const key = `${ofSoil.key} ${JSON.stringify(question)} ${casesKey}`
     return remembered(memory.depths, key, () => recommendedDepth(depthQuestion(ofSoil, width, above)))
   }
@@ -158,6 +162,7 @@ export function postContext(
     ...sectionSize(post.section),
     leafMoment: hungLeafMoment(post),
     knock,
+    says: measuresIn(tables.units),
     links,
     ground,
     depthQuestion,

@@ -23,11 +23,11 @@ export interface DesignedHole {
   noHoleHolds?: true
 }
 
-/** Widths that tools dig, m: the smallest that leaves the cover is taken. Working values. */
-const TOOL_WIDTHS: readonly Metres[] = [0.15, 0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5, 0.6, 0.75, 0.9, 1.2, 1.5, 2]
-/** Smallest tool's width that is not under `width`, m. @example toolWidth(0.241) // 0.25 */
-export const toolWidth = (width: Metres): Metres =>
-  TOOL_WIDTHS.find((each) => each >= width - 1e-9) ?? TOOL_WIDTHS[TOOL_WIDTHS.length - 1]!
+/** Width of the smallest tool that is not under `width`, m. @example toolWidth(context, 0.241) // 0.25 */
+export function toolWidth({ tables }: Pick<PostContext, 'tables'>, width: Metres): Metres {
+  const { toolWidths } = tables.digging
+  return toolWidths.find((each) => each >= width - 1e-9) ?? toolWidths[toolWidths.length - 1]!
+}
 
 /** What was set of the hole of a method. */
 export function chosenHole({ repair }: PostContext['post'], method: string): Hole {
@@ -54,7 +54,7 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
   const { along, across } = wish.stands ?? context
   const stoneBed = chosen.stoneBed ?? tables.defaults.stoneBed
   const fillTop = chosen.fillTop ?? tables.defaults.fillTop
-  const diameter = chosen.diameter ?? wish.width ?? toolWidth(Math.hypot(along, across) + 2 * LEAST_COVER)
+  const diameter = chosen.diameter ?? wish.width ?? toolWidth(context, Math.hypot(along, across) + 2 * LEAST_COVER)
   const above = fillTop > 0 ? { bottom: fillTop, width: along } : undefined
   const asked: RecommendedDepth =
     wish.depth ?? (soil ? context.embedment(soil, diameter, above) : { depth: LEAST_DEPTH, rule: 'local-minimum' })

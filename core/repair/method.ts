@@ -1,6 +1,6 @@
 import type { Cause } from '../cause/tables'
 import type { RoundVoid } from '../concrete/volume'
-import type { MethodRow } from '../tables/parts'
+import type { MethodRow, PartRow } from '../tables/parts'
 import { row } from '../tables/tables'
 import type { Section } from '../timber/section'
 import type { CubicMetres, Metres } from '../units/types'
@@ -119,6 +119,12 @@ export function commonRefusals({ post, noFigure }: PostContext): string[] {
   if (post.duty === 'load-bearing') reasons.push('This post carries a load: a licensed builder or engineer decides.')
   return reasons
 }
+
+/** Rows of a list that are sold where people measure so. */
+export const soldHere = <R extends PartRow>(
+  { tables }: Pick<PostContext, 'tables'>,
+  rows: readonly R[],
+): readonly R[] => rows.filter(({ soldIn }) => soldIn === undefined || soldIn === tables.units)
 
 /**
  * The part of a kind that somebody chose for this post.

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
+import { measuresIn } from '../units/quantity'
 import { plan } from '../plan/plan'
 import { assumptionWords } from './assumptionWords'
 
@@ -9,7 +10,7 @@ it('everything that may be assumed is said in words, without a key or a stray de
   const all = [gate, box].flatMap((job) => plan({ ...job, site: {} }, tables).assumed)
   expect(new Set(all.map(({ key }) => key.replace(/^line \S+ /, ''))).size).toBeGreaterThan(15)
   for (const each of all) {
-    const said = assumptionWords(each, (length) => `${length.toFixed(2)} m`, tables)
+    const said = assumptionWords(each, measuresIn('metric'), tables)
     expect(said, each.key).toMatch(/^[A-Z][^.]*: \S/)
     expect(said).not.toMatch(/\.\d{4}|site\.|object|undefined/)
   }

@@ -1,11 +1,14 @@
 import type { Cause } from '../cause/tables'
 import type { Section } from '../timber/section'
+import type { LengthSystem } from '../units/length'
 import type { Kilograms, Metres, Minutes, NewtonMetres, Newtons, Pascals } from '../units/types'
 
 /** A thing that repairs are made with: one row of the list of its kind. */
 export interface PartRow {
   key: string
   name: string
+  /** Sold where people measure so; everywhere when absent. */
+  soldIn?: LengthSystem
 }
 
 export interface SpurPart extends PartRow {

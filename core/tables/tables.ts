@@ -2,11 +2,13 @@ import type { ConditionRow } from '../cause/conditions'
 import type { CauseTables } from '../cause/tables'
 import type { Filling, Mix } from '../concrete/bags'
 import type { SupplyRow } from '../concrete/supply'
+import type { DiggingCustoms } from '../ground/customs'
 import type { AnySoil } from '../ground/soil'
 import type { Exposure, LineKind } from '../wind/fence'
 import type { Experience } from '../wind/experience'
 import type { Materials } from '../timber/materials'
 import type { RepairParts } from './parts'
+import type { LengthSystem } from '../units/length'
 import type { Metres, MetresPerSecond, Years } from '../units/types'
 
 /** What `plan()` takes for a fact that nobody gave. */
@@ -48,6 +50,9 @@ export interface Tables {
   causes: CauseTables
   conditions: readonly ConditionRow[]
   experience: Experience
+  /** What people here read and dig in. */
+  units: LengthSystem
+  digging: DiggingCustoms
   defaults: Defaults
 }
 

@@ -10,3 +10,9 @@ export const WATER_WEIGHT = 9_810
 export const WET_CONCRETE_WEIGHT = 24_000
 /** Of water, kg/m³. */
 export const WATER_DENSITY = 1_000
+
+/** International pound, kg; US gallon, m³; mile per hour, m/s: exact. Pound-force on a square inch, Pa. */
+export const POUND = 0.45359237
+export const GALLON = 0.003785411784
+export const MILE_PER_HOUR = 0.44704
+export const POUND_PER_SQUARE_INCH = 6894.757

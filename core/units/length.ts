@@ -63,6 +63,15 @@ export function lengthParts(length: Metres, system: LengthSystem): { value: stri
   return { value: (length < 0 && sixteenths ? '−' : '') + parts.filter(Boolean).join(' '), unit: '' }
 }
 
+/**
+ * A length that is said in millimetres, or in sixteenths of an inch.
+ *
+ * @example showSmall(0.0334, 'metric') // '33 mm'
+ * @example showSmall(0.05, 'feet-inches') // '2″'
+ */
+export const showSmall = (length: Metres, system: LengthSystem): string =>
+  system === 'metric' ? `${Math.round(length * 1e3)} mm` : showLength(length, system)
+
 /** At least two decimals, three when the millimetres need them. */
 function metric(length: Metres): string {
   const millimetres = Math.round(length * 1e3)

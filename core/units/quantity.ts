@@ -1,9 +1,71 @@
-import type { CubicMetres, MetresPerSecond, Minutes } from './types'
+import { GALLON, MILE_PER_HOUR, POUND, POUND_PER_SQUARE_INCH } from './constants'
+import { showLength, showSmall, type LengthSystem } from './length'
+import type { CubicMetres, Kilograms, Metres, MetresPerSecond, Minutes, Pascals } from './types'
 
-/** @example showGust(34.28) // '34 m/s' */
-export function showGust(gust: MetresPerSecond): string {
-  return Number.isFinite(gust) ? `${Math.round(gust)} m/s` : 'any gust'
+/** Who measures in feet pours in gallons, unless he would rather count litres. */
+export type VolumeUnit = 'litres' | 'gallons'
+
+/** A number and its unit apart, for large numerals with small units. */
+export interface Parts {
+  value: string
+  unit: string
 }
+
+/** How one person reads quantities; the core keeps SI, unrounded. */
+export interface Measures {
+  units: LengthSystem
+  length: (length: Metres) => string
+  /** What a rule is too coarse for: cover, bores, roots. */
+  small: (length: Metres) => string
+  gust: (gust: MetresPerSecond) => string
+  mass: (mass: Kilograms) => string
+  volume: (volume: CubicMetres) => string
+  volumeParts: (volume: CubicMetres) => Parts
+  /** Of concrete. */
+  strength: (strength: Pascals) => string
+}
+
+/**
+ * @example measuresIn('metric').gust(34.28) // '34 m/s'
+ * @example measuresIn('feet-inches').volume(0.0349) // '9.2 gal'
+ */
+export function measuresIn(
+  units: LengthSystem,
+  volumes: VolumeUnit = units === 'metric' ? 'litres' : 'gallons',
+): Measures {
+  const volumeParts = (volume: CubicMetres): Parts =>
+    volumes === 'litres' ? { value: litres(volume), unit: 'L' } : { value: (volume / GALLON).toFixed(1), unit: 'gal' }
+  return {
+    units,
+    length: (length) => showLength(length, units),
+    small: (length) => showSmall(length, units),
+    gust: (gust) => showGust(gust, units),
+    mass: (mass) => (units === 'metric' ? `${roughly(mass)} kg` : `${roughly(mass / POUND)} lb`),
+    volume(volume) {
+      const { value, unit } = volumeParts(volume)
+      return `${value} ${unit}`
+    },
+    volumeParts,
+    strength: (strength) =>
+      units === 'metric'
+        ? `${Math.round(strength / 1e6)} MPa`
+        : `${Math.round(strength / POUND_PER_SQUARE_INCH / 100) * 100} psi`,
+  }
+}
+
+/** A tenth matters of what is light. @example roughly(3.04) // '3', roughly(0.34) // '0.3' */
+const roughly = (amount: number) => (amount < 1 ? amount.toFixed(1) : String(Math.round(amount)))
+
+/** @example showGust(34.28, 'metric') // '34 m/s' */
+export function showGust(gust: MetresPerSecond, units: LengthSystem): string {
+  return Number.isFinite(gust) ? `${gustFigure(gust, units)} ${gustUnit(units)}` : 'any gust'
+}
+export const gustUnit = (units: LengthSystem): string => (units === 'metric' ? 'm/s' : 'mph')
+/** One in the unit of the reader, m/s: for scales and fields. */
+export const oneGust = (units: LengthSystem): MetresPerSecond => (units === 'metric' ? 1 : MILE_PER_HOUR)
+/** @example gustFigure(38, 'feet-inches') // '85' */
+export const gustFigure = (gust: MetresPerSecond, units: LengthSystem): string =>
+  String(Math.round(gust / oneGust(units)))
 
 /** Litres as a bucket shows them. @example litres(0.03489) // '34.9' */
 export function litres(volume: CubicMetres): string {

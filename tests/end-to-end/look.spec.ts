@@ -1,8 +1,6 @@
 import { expect, test } from '@playwright/test'
-import { answer, expectSaved, importJob, open, pickFiles, saveSign, trialJob } from './steps'
+import { answer, expectSaved, importJob, open, PHONE, pickFiles, saveSign, trialJob } from './steps'
 import { largePhotograph, sidewaysPhotograph } from '../support/pictures'
-
-const PHONE = { viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true }
 
 test('a bad post by finger on a small screen, the level losing its connection midway', async ({
   browser,

@@ -1,6 +1,8 @@
 import { expect, type APIRequestContext, type FileChooser, type Page } from '@playwright/test'
 import type { Job, Post } from '../../core/document/job'
 
+export const PHONE = { viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true }
+
 /* Steps that several end-to-end tests share. Each test makes a job of its own. */
 
 /** A rotted post between sound ones, with nothing recorded yet on the middle one. */

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import type { Reading } from '../../core/document/job'
-import { answer, expectSaved, importJob, open, tabTo, trialJob } from './steps'
+import { answer, expectSaved, importJob, open, PHONE, tabTo, trialJob } from './steps'
 
 const storedJob = async (page: Page, id: string) => (await (await page.request.get(`/api/jobs/${id}`)).json()).job
 
@@ -91,6 +91,41 @@ test('a post is pulled along on the drawing, snaps to equal bays, and the pull c
   await page.keyboard.press('z')
   await expectSaved(page)
   await expect(async () => expect((await storedJob(page, id)).lines[0].posts[2].station).toBe(4.8)).toPass()
+})
+
+test('a swipe never moves a post; a finger that rests on it first does', async ({ browser, request, baseURL }) => {
+  const id = await importJob(request, trialJob('Swiped'))
+  const context = await browser.newContext({ ...PHONE, baseURL })
+  const page = await context.newPage()
+  await open(page, `/jobs/${id}/walk?post=T3`)
+  await expect(page.getByRole('heading', { name: 'Walk the line: T, 5 posts' })).toBeVisible()
+  const screen = await context.newCDPSession(page)
+  const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', x?: number) =>
+    screen.send('Input.dispatchTouchEvent', { type, touchPoints: x === undefined ? [] : [{ x, y }] })
+  const frame = (await page.locator('[data-drawing]').boundingBox())!
+  const [x, y] = [frame.x + frame.width / 2, frame.y + frame.height / 3]
+  const stations = async () =>
+    (await storedJob(page, id)).lines[0].posts.map(({ station }: { station: number }) => station)
+  const before = await stations()
+
+  await finger('touchStart', x)
+  for (const by of [20, 60, 110, 160]) await finger('touchMove', x - by)
+  await finger('touchEnd')
+  await expect(page).toHaveURL(/post=T4/)
+  await expectSaved(page)
+  expect(await stations()).toEqual(before)
+
+  await finger('touchStart', x)
+  await expect(page.getByText('T4 is held: slide it along')).toBeVisible()
+  for (const by of [10, 20, 30]) await finger('touchMove', x - by)
+  await finger('touchEnd')
+  await expect(page.getByText('is held')).toBeHidden()
+  await expectSaved(page)
+  await expect(async () => expect((await stations())[3]).toBeLessThan(before[3])).toPass()
+  await page.getByRole('button', { name: 'Undo' }).tap()
+  await expectSaved(page)
+  await expect(async () => expect(await stations()).toEqual(before)).toPass()
+  await context.close()
 })
 
 test('ten edits can be undone after a reload', async ({ page, request }) => {

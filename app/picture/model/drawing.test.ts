@@ -127,17 +127,23 @@ describe('the gust scale', () => {
   it('puts target, ticks and return periods in order', () => {
     const model = gustScaleModel([{ over: 44 }], 38, 38)
     expect(model.end).toBe(50)
-    expect(model.ticks.map((tick) => tick.gust)).toEqual([10, 20, 30, 40, 50])
+    expect(model.ticks.map((tick) => tick.words)).toEqual(['10', '20', '30', '40', '50'])
     expect(model.target).toBeCloseTo(38 / 50, 9)
     expect(model.years.map((year) => year.at)).toEqual([...model.years.map((year) => year.at)].sort())
     expect(model.place(Infinity)).toBe(1)
+  })
+
+  it('is marked in the unit of the reader', () => {
+    const { ticks } = gustScaleModel([{ over: 44 }], 38, 38, 0.44704)
+    expect(ticks.map(({ words }) => words)).toEqual(['20', '40', '60', '80', '100'])
+    expect(ticks[4]!.at).toBeCloseTo(44.704 / 50, 9)
   })
 
   it('takes its rows from the plan as they are', () => {
     const spur = methodOf('repair-spur')
     expect(methodRow(spur)).toMatchObject({ key: 'repair-spur', over: spur.holdingGust })
     expect(methodRow(methodOf('recast-footing')).refused).toContain('soft')
-    expect(standingRow(postPlan).over).toBe(postPlan.standing.holdingGust)
+    expect(standingRow(postPlan, String).over).toBe(postPlan.standing.holdingGust)
   })
 })
 

@@ -6,8 +6,6 @@ import LengthStepper from '~/controls/LengthStepper.vue'
 import type { InputError } from '~~/core/errors'
 import { takesFilling } from '~~/core/concrete/bags'
 import { depthReason } from '~~/core/plan/recommend'
-import { litres } from '~~/core/units/quantity'
-import { tables } from '~~/data/tables'
 import { usePreferencesStore } from '~/session/preferences'
 import { depthRow } from '~/gust/gustRows'
 import { orderFigure } from '~~/core/items/items'
@@ -32,16 +30,21 @@ const reason = computed(() => hole.value && depthReason(hole.value, rules.value,
 function setRepair(key: 'mix' | 'filling', value: string): Promise<InputError | undefined> {
   return session.edit([{ name: 'setRepair', ...view.address.value, key, value }])
 }
-const mixItems = tables.mixes.map((mix) => ({ value: mix.key, title: mix.name }))
-const mix = computed(() => tables.mixes.find((each) => each.key === concrete.value?.mix))
+const tables = computed(() => view.tables.value)
+const measures = computed(() => preferences.measures)
+const mixItems = computed(() => tables.value.mixes.map(({ key, name }) => ({ value: key, title: name })))
+const mix = computed(() => tables.value.mixes.find((each) => each.key === concrete.value?.mix))
 const fillingItems = computed(() =>
-  tables.fillings
+  tables.value.fillings
     .filter((each) => !mix.value || takesFilling(mix.value, each))
     .map((each) => ({ value: each.key, title: each.name })),
 )
-const filling = computed(() => tables.fillings.find((each) => each.key === concrete.value?.filling))
-const order = computed(() => orderFigure(mix.value!, concrete.value!.bags, concrete.value!.concrete))
-const water = computed(() => waterWords(mix.value!, filling.value!, concrete.value!.bags, concrete.value!.fill))
+const filling = computed(() => tables.value.fillings.find((each) => each.key === concrete.value?.filling))
+const strength = computed(() => measures.value.strength(concrete.value!.bags.strength))
+const order = computed(() => orderFigure(mix.value!, concrete.value!.bags, concrete.value!.concrete, measures.value))
+const water = computed(() =>
+  waterWords(mix.value!, filling.value!, concrete.value!.bags, concrete.value!.fill, measures.value),
+)
 </script>
 
 <template>
@@ -68,22 +71,25 @@ const water = computed(() => waterWords(mix.value!, filling.value!, concrete.val
         <p class="figure">
           {{ order.value }}<small>{{ order.unit }}</small>
         </p>
-        <p v-if="concrete.bags.water" class="figure">{{ litres(concrete.bags.water) }}<small>L water</small></p>
+        <p v-if="concrete.bags.water" class="figure">
+          {{ measures.volumeParts(concrete.bags.water).value
+          }}<small>{{ measures.volumeParts(concrete.bags.water).unit }} water</small>
+        </p>
       </div>
       <p>
-        {{ litres(concrete.concrete) }} L of concrete with {{ Math.round(concrete.overdig * 100) }} % over-dig<template
-          v-if="mix?.supply === 'bag'"
-          >, {{ concrete.bags.exactCount.toFixed(2) }} bags</template
-        >. {{ water }}
+        {{ measures.volume(concrete.concrete) }} of concrete with {{ Math.round(concrete.overdig * 100) }} %
+        over-dig<template v-if="mix?.supply === 'bag'">, {{ concrete.bags.exactCount.toFixed(2) }} bags</template>.
+        {{ water }}
         <template v-if="concrete.bags.short"
-          >Short of it by {{ litres(concrete.bags.short) }} L, a hair: dig true, or let the fill end a finger
+          >Short of it by {{ measures.volume(concrete.bags.short) }}, a hair: dig true, or let the fill end a finger
           lower.</template
         >
       </p>
       <p class="soft">
-        {{ (concrete.bags.strength / 1e6).toFixed(0) }} MPa at 28 days. {{ litres(concrete.spoil) }} L of loose
-        spoil.<template v-if="concrete.oldConcrete">
-          Old concrete out: {{ Math.round(concrete.oldConcrete.mass) }} kg, {{ concrete.oldConcrete.lifts }}
+        {{ strength }} at 28 days. {{ measures.volume(concrete.spoil) }} of loose spoil.<template
+          v-if="concrete.oldConcrete"
+        >
+          Old concrete out: {{ measures.mass(concrete.oldConcrete.mass) }}, {{ concrete.oldConcrete.lifts }}
           {{ concrete.oldConcrete.lifts === 1 ? 'lift' : 'lifts' }}.</template
         >
       </p>

@@ -1,20 +1,20 @@
 import type { BagOrder, Filling, Mix } from '~~/core/concrete/bags'
 import type { FillQuantities } from '~~/core/concrete/fill'
-import { litres } from '~~/core/units/quantity'
+import type { Measures } from '~~/core/units/quantity'
 
 /** How the water and the layers are counted, in words. */
-export function waterWords(mix: Mix, filling: Filling, bags: BagOrder, fill: FillQuantities): string {
+export function waterWords(mix: Mix, filling: Filling, bags: BagOrder, fill: FillQuantities, says: Measures): string {
   if (mix.supply === 'lorry') return 'Add no water on site.'
   if (bags.batch) {
     const { count, cement, ballast, water } = bags.batch.batches
-    return `${count} barrow ${count === 1 ? 'batch' : 'batches'}, each ${cement.toFixed(1)} kg of cement, ${ballast.toFixed(0)} kg of damp ballast, ${water.toFixed(1)} L of water.`
+    return `${count} barrow ${count === 1 ? 'batch' : 'batches'}, each ${says.mass(cement)} of cement, ${says.mass(ballast)} of damp ballast, ${says.volume(water / 1e3)} of water.`
   }
   if (filling.water === 'third-of-hole') {
     const off = bags.ruleWater - bags.water
-    return `A third of the hole is ${litres(bags.ruleWater)} L: ${litres(Math.abs(off))} too ${off > 0 ? 'much' : 'little'}. Count the litres.`
+    return `A third of the hole is ${says.volume(bags.ruleWater)}: ${says.volume(Math.abs(off))} too ${off > 0 ? 'much' : 'little'}. Count the water.`
   }
-  const toEach = `${litres(fill.waterPerBag ?? 0)} L to each bag.`
+  const toEach = `${says.volume(fill.waterPerBag ?? 0)} to each bag.`
   return fill.layers === undefined
     ? toEach
-    : `${fill.layers} layers, ${litres(fill.waterPerLayer ?? 0)} L to each: ${toEach}`
+    : `${fill.layers} layers, ${says.volume(fill.waterPerLayer ?? 0)} to each: ${toEach}`
 }

@@ -5,14 +5,15 @@ import { capital, experienceSentence } from '~/job/stateWords'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import type { MethodPlan } from '~~/core/plan/types'
 import { givesWay } from '~~/core/repair/links'
-import { showGust } from '~~/core/units/quantity'
+import { usePreferencesStore } from '~/session/preferences'
 
 /** One method on this post: what it holds, what it leaves, what it is made with. */
 const { method } = defineProps<{ method: MethodPlan }>()
 const session = useJobSession()
 const view = useJobView()
 const plan = computed(() => view.postPlan.value!)
-const gust = (speed: number) => showGust(speed)
+const preferences = usePreferencesStore()
+const gust = (speed: number) => preferences.measures.gust(speed)
 const holds = computed(() => thresholdWords(method, gust))
 const experience = computed(() => experienceSentence(method, gust))
 const weakest = computed(() => method.links.find((link) => link.link === method.weakest))
@@ -69,7 +70,7 @@ async function changePart(kind: string, value: string): Promise<void> {
     </div>
     <ul v-if="method.links.length" class="links" aria-label="Links, weakest first">
       <li v-for="link in [...method.links].sort((a, b) => givesWay(a) - givesWay(b))" :key="link.link">
-        <span class="measure">{{ showGust(givesWay(link)) }}</span> {{ link.name }}
+        <span class="measure">{{ gust(givesWay(link)) }}</span> {{ link.name }}
       </li>
     </ul>
   </div>

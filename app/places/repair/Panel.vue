@@ -7,7 +7,7 @@ import RedFlags from '~/job/RedFlags.vue'
 import { row } from '~~/core/tables/tables'
 import { tables } from '~~/data/tables'
 import type { MethodPlan } from '~~/core/plan/types'
-import { showGust } from '~~/core/units/quantity'
+import { usePreferencesStore } from '~/session/preferences'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { stateSentence } from '~/job/stateWords'
 import MethodFacts from './MethodFacts.vue'
@@ -16,6 +16,7 @@ import { inHundred } from '~/job/words'
 /** All methods on the gust scale; refused ones stay, with the reason. */
 const session = useJobSession()
 const view = useJobView()
+const preferences = usePreferencesStore()
 const plan = computed(() => view.postPlan.value!)
 const target = computed(() => view.plan.value!.target)
 
@@ -33,7 +34,10 @@ const isShown = computed(
 )
 const state = computed(() => stateSentence(plan.value))
 const isOpen = (each: MethodPlan) => each.allowed || each.method === taken.value
-const rows = computed(() => [standingRow(plan.value), ...plan.value.methods.filter(isOpen).map(methodRow)])
+const rows = computed(() => [
+  standingRow(plan.value, preferences.measures.gust),
+  ...plan.value.methods.filter(isOpen).map(methodRow),
+])
 const refused = computed(() => plan.value.methods.filter((each) => !isOpen(each)).map(methodRow))
 const leading = computed(() =>
   plan.value.diagnosis.causes
@@ -106,8 +110,8 @@ async function take(): Promise<void> {
       </FoldOut>
       <p class="soft small">
         What answers the cause first, then what keeps what is sound. It shall not go over at
-        {{ showGust(target.gust) }}, once in {{ target.returnYears }} years, nor lean at
-        {{ showGust(target.leanGust) }}, once in {{ target.leanReturnYears }}.
+        {{ preferences.measures.gust(target.gust) }}, once in {{ target.returnYears }} years, nor lean at
+        {{ preferences.measures.gust(target.leanGust) }}, once in {{ target.leanReturnYears }}.
       </p>
       <p v-if="!method" class="panel-section">Pick one of them to see what it comes to.</p>
       <MethodFacts v-if="method" :method="method" />

@@ -6,12 +6,11 @@ import GustScale from '~/gust/GustScale.vue'
 import SheetVerdicts from './SheetVerdicts.vue'
 import { depthReason } from '~~/core/plan/recommend'
 import { itemsOf, itemWords } from '~~/core/items/items'
-import { showGust, showMinutes } from '~~/core/units/quantity'
+import { showMinutes } from '~~/core/units/quantity'
 import type { Evidence } from '~~/core/cause/diagnose'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import { assumptionWords } from '~~/core/resolve/assumptionWords'
 import { capital, experienceSentence, stateSentence } from '~/job/stateWords'
-import { tables } from '~~/data/tables'
 import { usePreferencesStore } from '~/session/preferences'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { inHundred, strengthWords } from '~/job/words'
@@ -26,7 +25,7 @@ const target = computed(() => view.plan.value!.target)
 const method = view.methodInHand
 /** No sheet sends anybody to mend a post in which nothing was found, or at which nobody looked. */
 const state = computed(() => stateSentence(plan.value))
-const gust = (speed: number) => showGust(speed)
+const gust = (speed: number) => preferences.measures.gust(speed)
 const holds = computed(() => (method.value ? thresholdWords(method.value, gust) : ''))
 const experience = computed(() => (method.value ? experienceSentence(method.value, gust) : ''))
 const isTaken = computed(() => view.taken.value !== undefined)
@@ -34,14 +33,20 @@ const causes = computed(() =>
   plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)),
 )
 const rows = computed(() => [
-  standingRow(plan.value),
+  standingRow(plan.value, gust),
   ...(method.value?.holdingGust === undefined ? [] : [methodRow(method.value)]),
 ])
 const weakest = computed(() => method.value?.links.find((link) => link.link === method.value?.weakest))
 const items = computed(() =>
-  method.value ? itemsOf(view.address.value.post, method.value, tables).map(itemWords) : [],
+  method.value
+    ? itemsOf(view.address.value.post, method.value, view.tables.value).map((item) =>
+        itemWords(item, preferences.measures),
+      )
+    : [],
 )
-const assumed = computed(() => view.assumed.value.map((each) => assumptionWords(each, preferences.show, tables)))
+const assumed = computed(() =>
+  view.assumed.value.map((each) => assumptionWords(each, preferences.measures, view.tables.value)),
+)
 /** What hardly tells is left out of what a customer reads. */
 const telling = (evidence: Evidence[]) => evidence.filter(({ decibans }) => Math.abs(decibans) >= TELLS).slice(0, 4)
 const TELLS = 1.5

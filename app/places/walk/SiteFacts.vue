@@ -6,6 +6,7 @@ import QuantityField from '~/controls/QuantityField.vue'
 import type { InputError } from '~~/core/errors'
 import type { Site } from '~~/core/document/job'
 import { gust50From, WIND_FIGURES, type WindFigure } from '~~/core/wind/gust50'
+import { gustUnit, oneGust } from '~~/core/units/quantity'
 import { usePreferencesStore } from '~/session/preferences'
 import { EXPOSURE_ITEMS, SEASON_ITEMS, SHELTER_ITEMS } from '~/job/words'
 
@@ -46,7 +47,7 @@ async function setGust(speed: number | null): Promise<InputError | undefined> {
       <v-select
         label="How it lies"
         :items="EXPOSURE_ITEMS"
-        :model-value="site.exposure ?? 'open'"
+        :model-value="site.exposure ?? assumedOf('exposure')"
         @update:model-value="set('exposure', $event)"
       />
       <v-select
@@ -57,7 +58,8 @@ async function setGust(speed: number | null): Promise<InputError | undefined> {
       />
       <v-select v-model="figure" label="The wind map gives" :items="figureItems" />
       <QuantityField
-        :label="figure === 'gust-50' ? '50-year gust, m/s' : 'Figure of the map, m/s'"
+        :label="`${figure === 'gust-50' ? '50-year gust' : 'Figure of the map'}, ${gustUnit(preferences.units)}`"
+        :per="preferences.units === 'metric' ? undefined : oneGust(preferences.units)"
         :value="figure === 'gust-50' ? site.gust50 : undefined"
         :assumed="site.gust50 ?? assumedOf('gust50')"
         :save="setGust"

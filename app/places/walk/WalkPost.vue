@@ -8,12 +8,14 @@ import type { InputError } from '~~/core/errors'
 import type { Gate } from '~~/core/document/job'
 import { copyOf, nextPostIds, shareFacts } from '~~/core/edit/grow'
 import { usePreferencesStore } from '~/session/preferences'
+import { POUND } from '~~/core/units/constants'
 import { groundLevel, rodReading } from '~~/core/setout/levels'
 
 /** One post: where it stands, what it is, what hangs on it. */
 const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
+const isMetric = computed(() => preferences.units === 'metric')
 const post = computed(() => view.post.value!)
 const given = computed(() => session.job!.lines.find(({ id }) => id === view.line.value!.id)!)
 const failure = ref('')
@@ -124,7 +126,8 @@ const setRod = (reading: number | null) =>
           :save="(value) => setGate({ hingeSpacing: value ?? undefined })"
         />
         <QuantityField
-          label="Mass of the leaf, kg"
+          :label="`Mass of the leaf, ${isMetric ? 'kg' : 'lb'}`"
+          :per="isMetric ? undefined : POUND"
           :value="post.gate?.leafMass"
           :save="(value) => setGate({ leafMass: value ?? undefined })"
         />

@@ -7,6 +7,7 @@ import {
   chosenPart,
   commonRefusals,
   oldOutSteps,
+  soldHere,
   verdictOf,
   type Choice,
   type RepairMethod,
@@ -29,7 +30,7 @@ export const newPostConcrete: RepairMethod = {
     const chosen = chosenPart(context, 'post', '')
     if (chosen) return [{ post: chosen }]
     const least = sectionProperties(context.post.section).modulus
-    const stouter = context.tables.parts.lists.post.rows
+    const stouter = soldHere(context, context.tables.parts.lists.post.rows)
       .filter(({ section }) => section && sectionProperties(section).modulus > least * STOUTER)
       .slice(0, TRIED)
     return [AS_IT_WAS, ...(context.material.wood ? stouter.map((each) => each.key) : [])].map((post) => ({ post }))

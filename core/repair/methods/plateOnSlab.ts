@@ -41,7 +41,7 @@ export const plateOnSlab: RepairMethod = {
       ],
       parts: [{ kind: 'anchor', key: anchor.key, count: anchors }],
       stands: [],
-      cautions: [`The slab must be ${Math.round(thinnestSlab(anchor.depth) * 1e3)} mm thick at least, and whole.`],
+      cautions: [`The slab must be ${context.says.small(thinnestSlab(anchor.depth))} thick at least, and whole.`],
     }
   },
   verdict(context) {

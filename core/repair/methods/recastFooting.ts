@@ -62,7 +62,7 @@ export const recastFooting: RepairMethod = {
     const { post, site } = context
     const reasons = commonRefusals(context)
     const foot = buriedDepth(context)
-    const metres = (length: Metres) => `${length.toFixed(2)} m`
+    const metres = context.says.length
     if (isBroken(context)) reasons.push('The post is broken.')
     if (softAtGround(context) > SOFT_BELOW) reasons.push('The wood at or below ground is gone soft.')
     if (post.footing?.kind === 'plate') reasons.push('The post stands on a plate, not in the ground.')
@@ -79,8 +79,9 @@ export const recastFooting: RepairMethod = {
   },
 }
 
-function widthOf({ post, along, across }: PostContext, { wider }: Choice): Metres {
+function widthOf(context: PostContext, { wider }: Choice): Metres {
+  const { post, along, across } = context
   const old = post.footing?.kind === 'concrete' ? (post.footing.diameter ?? 0) + WIDER_THAN_OLD : 0
   const least = Math.max(old, Math.hypot(along, across) + WIDER_THAN_OLD)
-  return toolWidth(Math.max(least, Math.min(WIDEST, least + Number(wider))))
+  return toolWidth(context, Math.max(least, Math.min(WIDEST, least + Number(wider))))
 }

@@ -3,7 +3,7 @@ import { row } from '../../tables/tables'
 import type { PostContext } from '../context'
 import { fixingTension } from '../fixings'
 import type { LinkCapacity } from '../links'
-import { answersByTable, chosenPart, verdictOf, type RepairMethod } from '../method'
+import { answersByTable, chosenPart, soldHere, verdictOf, type RepairMethod } from '../method'
 import { standingFootingLink, standingPostLink } from '../standing'
 
 const key = 'refix-panels'
@@ -21,7 +21,7 @@ export const refixPanels: RepairMethod = {
   /** The thinnest that holds the target. */
   variants(context) {
     const chosen = chosenPart(context, 'rail-fixing', '')
-    const rows = context.tables.parts.lists['rail-fixing'].rows
+    const rows = soldHere(context, context.tables.parts.lists['rail-fixing'].rows)
     return (chosen ? [chosen] : rows.map((each) => each.key)).map((fixing) => ({ 'rail-fixing': fixing }))
   },
   design(context, choice) {

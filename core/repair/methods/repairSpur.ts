@@ -10,7 +10,15 @@ import { fixingShares, fixingTension } from '../fixings'
 import { LEAST_COVER } from '../../concrete/cover'
 import { designHole, holeSegments, holeSolids, toolWidth, type DesignedHole } from '../hole'
 import type { LinkCapacity, ProportionalPart } from '../links'
-import { answersByTable, chosenPart, commonRefusals, oldOutSteps, verdictOf, type RepairMethod } from '../method'
+import {
+  answersByTable,
+  chosenPart,
+  commonRefusals,
+  oldOutSteps,
+  soldHere,
+  verdictOf,
+  type RepairMethod,
+} from '../method'
 import { box, heightOf, type Solid } from '../solids'
 import { footingSolids, oldBlock, oldConcreteVolume } from '../standing'
 
@@ -34,8 +42,8 @@ export const repairSpur: RepairMethod = {
   /** The shortest spur first: what is longer is dug deeper and carried. The fixing is the usual one, or what was chosen. */
   variants(context) {
     const { spur, fixing } = context.tables.parts.lists
-    const spurs = chosenOr(context, 'spur', spur.rows)
-    const usual = chosenPart(context, 'fixing', fixing.rows[0]!.key)
+    const spurs = chosenOr(context, 'spur', soldHere(context, spur.rows))
+    const usual = chosenPart(context, 'fixing', soldHere(context, fixing.rows)[0]!.key)
     return spurs.map((each) => ({ spur: each, fixing: usual }))
   },
   design(context, choice) {
@@ -46,7 +54,7 @@ export const repairSpur: RepairMethod = {
       stands: size,
       // It stands on the bottom of its hole, half its length deep.
       depth: { depth: spur.length / 2, rule: 'half-the-spur' },
-      width: toolWidth(spur.size + 2 * LEAST_COVER),
+      width: toolWidth(context, spur.size + 2 * LEAST_COVER),
     })
     const old = oldBlock(context)
     const left = boredThrough(post.section, fixing.diameter)
@@ -75,12 +83,12 @@ export const repairSpur: RepairMethod = {
         { kind: 'fixing', key: fixing.key, count: 2 },
       ],
       stands: standsOf(context, spur, hole),
-      cautions: [`The spur weighs about ${spur.mass} kg.`],
+      cautions: [`The spur weighs about ${context.says.mass(spur.mass)}.`],
       skips: oldOutSteps(context),
     }
   },
   verdict(context, { parts }) {
-    const { post, material, tables, leafMoment } = context
+    const { post, material, tables, leafMoment, says } = context
     const reasons = commonRefusals(context)
     if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post takes no fixings for a spur.`)
     if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS)
@@ -90,7 +98,7 @@ export const repairSpur: RepairMethod = {
     const half = spur.length / 2
     if (half < context.site.frostDepth)
       reasons.push(
-        `Half the spur, ${half.toFixed(2)} m, is not below the frost at ${context.site.frostDepth.toFixed(2)} m.`,
+        `Half the spur, ${says.length(half)}, is not below the frost at ${says.length(context.site.frostDepth)}.`,
       )
     if (leafMoment > spur.momentCapacity) reasons.push('The leaf pulls harder than the spur can bend.')
     return verdictOf(reasons)

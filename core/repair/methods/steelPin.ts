@@ -85,7 +85,7 @@ export const steelPin: RepairMethod = {
     if (footingFound && POOR_FOOTING.includes(footingFound))
       reasons.push('The old footing is not worth standing a pin in.')
     if (!fitsBore(pin, context)) {
-      reasons.push(`A ${Math.round(pin.diameter * 1e3)} mm bore leaves too little wood in this post.`)
+      reasons.push(`A ${context.says.small(pin.diameter)} bore leaves too little wood in this post.`)
     }
     const tooWeak = (link: LinkCapacity) => context.gustOf(link) < gustOfReturnPeriod(LEAST_RETURN_YEARS, site.gust50)
     const bending = links.find(({ link }) => link === 'pin')!
@@ -102,11 +102,11 @@ function fitsBore({ diameter }: PinPart, { along, across }: PostContext): boolea
   return diameter <= width * BORE_SHARE && (width - diameter) / 2 >= WOOD_ROUND_BORE
 }
 
-function weakWords({ gustOf }: PostContext, link: LinkCapacity, does: string): string {
+function weakWords({ gustOf, says }: PostContext, link: LinkCapacity, does: string): string {
   const [load] = link.because?.split(' alone ') ?? []
   return load
     ? `${load[0]!.toUpperCase()}${load.slice(1)} alone ${does}.`
-    : `The wind on this fence ${does} at ${Math.round(gustOf(link))} m/s.`
+    : `The wind on this fence ${does} at ${says.gust(gustOf(link))}.`
 }
 
 /**

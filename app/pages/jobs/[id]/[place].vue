@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, useTemplateRef, watch } from 'vue'
 import { definePageMeta, useRoute, useRouter } from '#imports'
 import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { saveFile } from '~/exchange/files'
@@ -58,6 +58,15 @@ function choose(index: number): void {
 
 const panelFrame = useTemplateRef<HTMLElement>('panelFrame')
 watch(place, () => panelFrame.value?.scrollTo({ top: 0 }))
+/** What was tapped has gone with the place before: whoever works by keyboard goes on from the new one. */
+watch(
+  [place, () => session.job !== undefined],
+  async () => {
+    await nextTick()
+    if (document.activeElement === document.body) panelFrame.value?.focus({ preventScroll: true })
+  },
+  { flush: 'post' },
+)
 </script>
 
 <template>
@@ -82,7 +91,7 @@ watch(place, () => panelFrame.value?.scrollTo({ top: 0 }))
       <component :is="panel" v-if="place?.draws === 'own-page'" />
       <main v-else class="work">
         <FocusDrawing class="drawing" :building="place?.draws === 'building'" />
-        <div ref="panelFrame" class="panel" :data-place="place?.key">
+        <div ref="panelFrame" class="panel" tabindex="-1" :data-place="place?.key">
           <ConflictPanel />
           <component :is="panel" />
         </div>
