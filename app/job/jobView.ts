@@ -32,11 +32,14 @@ export function createJobView(
   )
   /** Set at once: two quick steps must not both start from the address, which follows later. */
   const chosenId = ref<unknown>()
+  let underWay = 0
   watch(
     () => [route.value.params.id, route.value.query.post] as const,
-    // The address of another job does not speak of a post of this one.
-    ([id, wanted]) => (id === session.id ? (chosenId.value = wanted) : undefined),
-    { immediate: true },
+    // The address of another job does not speak of a post of this one; one that is on its way is behind the choice.
+    ([id, wanted]) => {
+      if (id === session.id && underWay === 0) chosenId.value = wanted
+    },
+    { immediate: true, flush: 'sync' },
   )
   /** A job opens where work stands; once it is open, nothing but a choice goes to another post. */
   const opensAt = ref(0)
@@ -96,7 +99,10 @@ export function createJobView(
 
   /** One after the other: a post chosen while another place is on its way there must not call that off. */
   let going: Promise<unknown> = Promise.resolve()
-  const go = (step: () => Promise<unknown>) => void (going = going.then(step, step))
+  function go(step: () => Promise<unknown>): void {
+    underWay++
+    going = going.then(step, step).finally(() => underWay--)
+  }
   function choose(id: string): void {
     chosenId.value = id
     go(() => router.replace({ query: { ...route.value.query, post: id } }))

@@ -169,7 +169,7 @@ test('what is marked along the line is a warning at the post near it', async ({ 
   await page.keyboard.press('3')
   await page.locator('body').click({ position: { x: 5, y: 5 } })
   await page.keyboard.press('3')
-  await expect(page.getByText('A buried service lies 0.4 m from this post')).toBeVisible()
+  await expect(page.getByText('A buried service lies 0.40 m from this post')).toBeVisible()
   await page.keyboard.press('ArrowRight')
   await expect(page.getByRole('heading', { name: 'T4: what failed?' })).toBeVisible()
   await expect(page.getByText('A buried service lies')).toBeHidden()
