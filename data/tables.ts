@@ -4,6 +4,7 @@ import type { LengthSystem } from '../core/units/length'
 import { conditions } from './conditions'
 import { inUnits } from './customs'
 import { diagnosis } from './diagnosis'
+import { localRules } from './localRules'
 import { materials } from './materials'
 import { fillings, mixes } from './mixes'
 import { parts } from './parts'
@@ -28,6 +29,7 @@ export const tables: Tables = {
     open: { name: 'Open country', factor: 0.85 },
     waterside: { name: 'Waterside', factor: 1.03 },
   },
+  localRules,
   // Calibrated: the standard fence stands plumb for 12 to 15 years in its median; see docs/how-it-computes.md.
   experience: { ground: 0.4, part: 0.65 },
   units: 'metric',

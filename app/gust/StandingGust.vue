@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import GustScale from './GustScale.vue'
 import { usePreferencesStore } from '~/session/preferences'
-import { experienceSentence, standingSentence } from '~/job/stateWords'
+import { experienceSentence, historySentence, standingSentence } from '~/job/stateWords'
 import { standingRow } from './gustRows'
 
 /** What the post holds as it stands, on the scale of gusts. */
@@ -15,6 +15,7 @@ const weakest = computed(() => standing.value.links.find((link) => link.link ===
 const sentence = computed(() =>
   standingSentence(standing.value, weakest.value?.because ?? weakest.value?.name, preferences.measures.gust),
 )
+const history = computed(() => historySentence(view.plan.value!, view.line.value!))
 const experience = computed(() =>
   standing.value.state === 'holds' ? experienceSentence(standing.value, preferences.measures.gust) : '',
 )
@@ -25,6 +26,7 @@ const experience = computed(() =>
     <h3>As it stands</h3>
     <p>{{ sentence }}</p>
     <p v-if="experience" class="soft small">{{ experience }}</p>
+    <p v-if="history" class="soft small">{{ history }}</p>
     <GustScale
       v-if="standing.state === 'holds' || standing.state === 'moves'"
       :rows="rows"

@@ -27,6 +27,7 @@ export function createJobView(
   const resolved = computed(() => session.job.value && resolveJob(session.job.value, tables.value))
   const plan = computed(() => session.job.value && planJob.value(session.job.value))
 
+  const site = computed(() => resolved.value?.site)
   const posts = computed(
     () => resolved.value?.lines.flatMap((line) => line.posts.map((post) => ({ line, post }))) ?? [],
   )
@@ -117,12 +118,16 @@ export function createJobView(
     )
   }
 
-  /** A reading that somebody wants to see or make; Look brings it into sight. */
+  /** A reading or a fact that somebody wants to see or give; its place brings it into sight. */
   const asked = ref<string>()
   function ask(observation: string): void {
-    const fact = FACTS.includes(observation)
-    asked.value = fact ? undefined : observation
-    goTo(fact ? 'walk' : 'look')
+    if (FACTS.includes(observation)) return askFact(observation)
+    asked.value = observation
+    goTo('look')
+  }
+  function askFact(key: string): void {
+    asked.value = key
+    goTo('walk')
   }
 
   /** Where commands on the chosen post go. */
@@ -143,8 +148,10 @@ export function createJobView(
     isAskedForRepair,
     detail,
     drawnRepair,
+    site,
     asked,
     ask,
+    askFact,
     address,
     choose,
     walk,

@@ -1,4 +1,5 @@
-import type { PostPlan, StandingPlan } from '~~/core/plan/types'
+import type { Line } from '~~/core/document/job'
+import type { Plan, PostPlan, StandingPlan } from '~~/core/plan/types'
 import { thresholdWords } from '~~/core/plan/thresholds'
 
 /* What is known of a post, in sentences. */
@@ -58,6 +59,34 @@ export function experienceSentence(
   if (Math.round(holdingGust) === Math.round(bareGust)) return ''
   const [bare] = show(bareGust).split(' ')
   return `By experience; the bare formulas would say ${bare}, not ${show(holdingGust)}.`
+}
+
+/** A factor this much under or over the usual one is worth a word. */
+const TELLS = 1.1
+
+/**
+ * What the line's own history says of the wind here.
+ *
+ * @example 'This fence has stood 16 years: here gusts bite less than the book has it (0.26 of the bare wind, 0.16 to 0.40).'
+ */
+export function historySentence(
+  { experience: { ground, byLine } }: Pick<Plan, 'experience'>,
+  { id, history }: Pick<Line, 'id' | 'history'>,
+): string {
+  const learned = byLine[id]
+  if (!history || !learned) return ''
+  const bite =
+    learned.median * TELLS < ground
+      ? 'gusts bite less than the book has it'
+      : learned.median > ground * TELLS
+        ? 'gusts bite more than the book has it'
+        : 'gusts bite about as the book has it'
+  const stood =
+    history.gone === 0
+      ? `This fence has stood ${history.ageYears} years`
+      : `${history.gone} of ${history.posts} posts went in ${history.ageYears} years`
+  const [median, low, high] = [learned.median, learned.low, learned.high].map((factor) => factor.toFixed(2))
+  return `${stood}: here ${bite} (${median} of the bare wind, ${low} to ${high}; the book has ${ground.toFixed(2)}).`
 }
 
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)

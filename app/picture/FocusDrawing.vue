@@ -80,7 +80,12 @@ useGestures(frame, () => !props.still, {
     >
       <DrawingPatterns />
       <g class="glide" :class="{ held: panning }" :style="{ transform: `translate(${model.shift.value}px, 0)` }">
-        <GroundStrip :soil="view.post.value!.soil" :ground="model.ground.value" :viewport="viewport" />
+        <GroundStrip
+          :soil="view.post.value!.soil"
+          :guessed="view.post.value!.isAssumed.soil"
+          :ground="model.ground.value"
+          :viewport="viewport"
+        />
         <MarkDrawing :marks="model.marks.value" :viewport="viewport" />
         <FenceDrawing
           :fence="model.fence.value"
@@ -141,7 +146,8 @@ useGestures(frame, () => !props.still, {
         {{ drag.held.value.id }} is held: slide it along
       </text>
       <text :x="12" :y="height - 12" class="name">
-        {{ view.post.value?.id }} · {{ row(tables.soils, view.post.value!.soil).name.toLowerCase() }}
+        {{ view.post.value?.id }} · {{ row(tables.soils, view.post.value!.soil).name.toLowerCase()
+        }}{{ view.post.value!.isAssumed.soil ? ', not tested' : '' }}
       </text>
     </svg>
     <div v-if="!still" class="zoom no-print">

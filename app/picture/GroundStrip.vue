@@ -5,8 +5,8 @@ import { row } from '~~/core/tables/tables'
 import type { Point } from '~~/core/repair/solids'
 import { px, svgPoints, type Viewport } from '~/picture/model/viewport'
 
-/** The ground along the line, hatched by the soil of the chosen post, and the one ground line above it. */
-const props = defineProps<{ soil: string; ground: readonly Point[]; viewport: Viewport }>()
+/** The ground along the line, hatched by the soil of the chosen post, and the one ground line above it: dashed where nobody tested it. */
+const props = defineProps<{ soil: string; guessed?: boolean; ground: readonly Point[]; viewport: Viewport }>()
 
 /** Soils with a hatch of their own; the others share that of their kind. */
 const OWN_HATCH = ['gravel', 'made-ground']
@@ -51,7 +51,7 @@ const grass = computed(() => {
     <polygon :points="body" class="ground" />
     <polygon :points="body" :fill="hatch" />
     <path :d="grass" class="grass" />
-    <polyline :points="surface" class="ground-line" />
+    <polyline :points="surface" class="ground-line" :class="{ guessed }" />
   </g>
 </template>
 
@@ -63,6 +63,9 @@ const grass = computed(() => {
   fill: none;
   stroke: var(--ink);
   stroke-width: 3;
+}
+.guessed {
+  stroke-dasharray: 14 7;
 }
 .grass {
   stroke: rgb(var(--v-theme-grass));

@@ -143,9 +143,13 @@ describe('commands', () => {
     expect(withoutEmpty(back)).toEqual(withoutEmpty(before))
   })
 
-  it('a new method keeps the mix and clears the hole of the old one', () => {
+  it('a new method keeps the mix, and the hole of the old one under its name', () => {
     const after = applyCommand(job, { name: 'chooseRepair', line: 'A', post: 'A2', value: 'new-post-concrete' })
-    expect(after.lines[0]!.posts[1]!.repair).toEqual({ method: 'new-post-concrete', mix: 'general-20' })
+    expect(after.lines[0]!.posts[1]!.repair).toEqual({
+      method: 'new-post-concrete',
+      mix: 'general-20',
+      holes: { 'repair-spur': { depth: 0.8 } },
+    })
   })
 
   it('say which post is not there', () => {

@@ -266,6 +266,8 @@ export const siteSchema = record({
   /** Of the gust from which a repair must spring back to plumb. */
   leanReturnYears: quantity(1.1, 1000, 'years'),
   season: choice(SEASONS),
+  /** A set of local rules: its figures hold where none is given here. */
+  rules: tableKey('set of local rules', ({ localRules }: Tables) => localRules),
 })
 
 const exactly = <const T extends string>(value: T) => string().required(`"${value}"`).oneOf([value], `"${value}"`)

@@ -240,11 +240,12 @@ it.each<[Command, string, string]>([
   expect(commandWords(command, { length: (metres) => `${metres} m` })).toBe(words)
 })
 
-it('a repair taken back keeps the mix and the filling that were chosen, and nothing else', () => {
+it('a repair taken back keeps the mix and the filling that were chosen, and the hole of its method', () => {
   const repair = { method: 'repair-spur', mix: 'general-20', filling: tables.fillings[0]!.key, hole: { depth: 0.8 } }
   const chosen = jobOf(runOfPosts(3, 2.4, () => ({ repair })))
   const after = (value: string | null) =>
     applyCommand(chosen, { name: 'chooseRepair', ...at, value }).lines[0]!.posts[1]!.repair
-  expect(after(null)).toEqual({ mix: repair.mix, filling: repair.filling })
-  expect(after('steel-pin')).toEqual({ mix: repair.mix, filling: repair.filling, method: 'steel-pin' })
+  const kept = { mix: repair.mix, filling: repair.filling, holes: { 'repair-spur': repair.hole } }
+  expect(after(null)).toEqual(kept)
+  expect(after('steel-pin')).toEqual({ ...kept, method: 'steel-pin' })
 })

@@ -15,6 +15,7 @@ export type Matter =
   | 'stone'
   | 'topping'
   | 'loose'
+  | 'not-known'
 
 /** Edge by state: shape as well as colour tells. */
 export type Edge = 'solid' | 'dashed' | 'broken' | 'thin' | 'none'

@@ -6,7 +6,7 @@ import { sectionProperties } from '../timber/section'
 import type { CubicMetres, Metres } from '../units/types'
 import type { PostContext } from './context'
 import type { LinkCapacity } from './links'
-import { box, type Edge, type Solid } from './solids'
+import { box, type Edge, type Matter, type Solid } from './solids'
 
 /* What stands there now: the post, its footing, and what of both is left. */
 
@@ -109,6 +109,22 @@ export function oldConcreteVolume(context: PostContext): CubicMetres {
   if (!block) return 0
   const { diameter, top, bottom } = block
   return Math.max(0, (bottom - top) * ((Math.PI * diameter ** 2) / 4 - context.along * context.across))
+}
+
+/** What the post is drawn of. */
+export const postMatter = ({ material }: Pick<PostContext['post'], 'material'>): Matter =>
+  material === 'steel' || material === 'concrete' ? material : 'wood'
+
+/** What a footing that nobody measured may be, from small to fair: drawn dashed. */
+export function likelyFootingSolids({ footing }: Pick<PostContext['post'], 'footing'>): Solid[] {
+  if (footing && footing.kind !== 'unknown') return []
+  return LIKELY_FOOTINGS.map(({ top, bottom, width }, i) => ({
+    key: `footing-guess-${i}`,
+    matter: 'not-known',
+    outline: box(-width / 2, width / 2, -bottom, -top),
+    edge: 'dashed',
+    ...(i > 0 ? { note: 'footing not measured' } : {}),
+  }))
 }
 
 /** The footing as it is drawn, where its size is known. */

@@ -1,5 +1,5 @@
 import { stringOver, type StringHold } from '../setout/stringOver'
-import type { Tables } from '../tables/tables'
+import { row, type Tables } from '../tables/tables'
 import type { Section } from '../timber/section'
 import type { Experience } from '../wind/experience'
 import type { Metres } from '../units/types'
@@ -15,7 +15,7 @@ export interface Assumption {
   why: string
 }
 
-export type ResolvedSite = Required<Omit<Site, 'name'>> & { name: string }
+export type ResolvedSite = Required<Omit<Site, 'name' | 'rules'>> & { name: string; rules?: string }
 type Sketched = 'marks' | 'course' | 'levelReference' | 'history'
 export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sketched>> &
   Pick<Line, Sketched> & {
@@ -66,10 +66,13 @@ function taker(post: string | null, prefix: string, assumed: Assumption[]) {
   }
 }
 
-function resolveSite(site: Site, { defaults }: Tables, assumed: Assumption[]): ResolvedSite {
+function resolveSite(given: Site, { defaults, localRules }: Tables, assumed: Assumption[]): ResolvedSite {
   const take = taker(null, 'site.', assumed)
+  const rules = given.rules === undefined ? undefined : row(localRules, given.rules)
+  const { gust50, frostDepth, minimumDepth } = { ...rules, ...given }
+  const site = { ...given, gust50, frostDepth, minimumDepth }
   return {
-    ...site,
+    ...given,
     name: site.name ?? '',
     exposure: take(site.exposure, 'exposure', defaults.exposure, 'no exposure given'),
     shelter: take(site.shelter, 'shelter', defaults.shelter, 'no shelter counted'),
@@ -82,7 +85,7 @@ function resolveSite(site: Site, { defaults }: Tables, assumed: Assumption[]): R
       defaults.targetReturnYears,
       'a permanent repair',
     ),
-    leanReturnYears: leanYears(site, defaults),
+    leanReturnYears: leanYears(given, defaults),
     season: take(site.season, 'season', 'wet', 'the worse season'),
   }
 }

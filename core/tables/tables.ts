@@ -37,6 +37,17 @@ export interface Defaults {
   filling: string
 }
 
+/** What the wind map and the local office say of a place, under one name. */
+export interface LocalRules {
+  key: string
+  name: string
+  /** What kind of place it is, for whoever chooses. */
+  says: string
+  gust50: MetresPerSecond
+  frostDepth: Metres
+  minimumDepth: Metres
+}
+
 /** Every table that the core computes with; a workspace may replace rows. */
 export interface Tables {
   soils: readonly AnySoil[]
@@ -50,6 +61,7 @@ export interface Tables {
   causes: CauseTables
   conditions: readonly ConditionRow[]
   experience: Experience
+  localRules: readonly LocalRules[]
   /** What people here read and dig in. */
   units: LengthSystem
   digging: DiggingCustoms

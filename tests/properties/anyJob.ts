@@ -122,6 +122,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       exposure: fc.constantFrom(...EXPOSURES),
       shelter: between(0.1, 1),
       gust50: between(10, 100),
+      rules: fc.constantFrom(...tables.localRules.map(({ key }) => key)),
       frostDepth: between(0, 3),
       minimumDepth: between(0, 3),
       targetReturnYears: between(2, 1000),

@@ -1,7 +1,7 @@
 import { softAtGroundOf } from '~~/core/cause/observations'
 import { postState, type PostState } from '~~/core/document/postState'
-import { heightOf, type Edge, type Matter, type Measure, type Point, type Solid } from '~~/core/repair/solids'
-import { buriedDepth, footingSolids } from '~~/core/repair/standing'
+import { heightOf, type Edge, type Measure, type Point, type Solid } from '~~/core/repair/solids'
+import { buriedDepth, footingSolids, likelyFootingSolids, postMatter } from '~~/core/repair/standing'
 import type { ResolvedLine, ResolvedPost } from '~~/core/resolve/resolve'
 import { leanSlopes } from '~~/core/setout/lean'
 import { sectionSize } from '~~/core/timber/section'
@@ -23,10 +23,6 @@ export function edgeOf(post: ResolvedPost): Edge {
 /** The state of a post as it is drawn. */
 export const drawnState = (post: ResolvedPost): PostState => postState(post, post.isPointedAt, tables.causes)
 
-export function matterOf({ material }: ResolvedPost): Matter {
-  return material === 'steel' || material === 'concrete' ? material : 'wood'
-}
-
 /** The post as measured, with its footing. @param buried how its foot is edged */
 export function standingSolids(line: ResolvedLine, post: ResolvedPost, buried: Edge): Solid[] {
   const { along } = sectionSize(post.section)
@@ -34,8 +30,9 @@ export function standingSolids(line: ResolvedLine, post: ResolvedPost, buried: E
   const foot = leaning(along, -buriedDepth({ line, post }), 0, slope)
   return [
     ...footingSolids(post),
-    { key: 'buried', matter: 'wood', outline: foot, edge: buried },
-    { key: 'post', matter: matterOf(post), outline: leaning(along, 0, line.height, slope), edge: edgeOf(post) },
+    ...likelyFootingSolids(post),
+    { key: 'buried', matter: postMatter(post), outline: foot, edge: buried },
+    { key: 'post', matter: postMatter(post), outline: leaning(along, 0, line.height, slope), edge: edgeOf(post) },
   ]
 }
 

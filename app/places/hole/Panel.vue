@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
+import AssumedList from '~/job/AssumedList.vue'
 import GustScale from '~/gust/GustScale.vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import type { InputError } from '~~/core/errors'
@@ -140,6 +141,7 @@ const water = computed(() =>
       <p v-if="filling">{{ filling.how }}</p>
       <p v-if="filling" class="caution">{{ filling.risk }}</p>
       <v-btn v-if="changed" class="reset" @click="reset">Back to the recommended hole</v-btn>
+      <AssumedList />
       <div class="panel-section">
         <h3>Every school of depth, to the foot of the concrete</h3>
         <GustScale

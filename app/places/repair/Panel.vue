@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
+import AssumedList from '~/job/AssumedList.vue'
 import FoldOut from '~/controls/FoldOut.vue'
 import GustScale from '~/gust/GustScale.vue'
 import RedFlags from '~/job/RedFlags.vue'
@@ -115,6 +116,7 @@ async function take(): Promise<void> {
       </p>
       <p v-if="!method" class="panel-section">Pick one of them to see what it comes to.</p>
       <MethodFacts v-if="method" :method="method" />
+      <AssumedList />
       <div v-if="method" class="action">
         <v-btn block variant="flat" color="primary" :disabled="!method.allowed" @click="take">{{
           method.hole ? `Take it, size the hole` : 'Take it, to the sheet'

@@ -10,7 +10,7 @@ import { showMinutes } from '~~/core/units/quantity'
 import type { Evidence } from '~~/core/cause/diagnose'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import { assumptionWords } from '~~/core/resolve/assumptionWords'
-import { capital, experienceSentence, stateSentence } from '~/job/stateWords'
+import { capital, experienceSentence, historySentence, stateSentence } from '~/job/stateWords'
 import { usePreferencesStore } from '~/session/preferences'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { inHundred, strengthWords } from '~/job/words'
@@ -28,6 +28,7 @@ const state = computed(() => stateSentence(plan.value))
 const gust = (speed: number) => preferences.measures.gust(speed)
 const holds = computed(() => (method.value ? thresholdWords(method.value, gust) : ''))
 const experience = computed(() => (method.value ? experienceSentence(method.value, gust) : ''))
+const history = computed(() => historySentence(view.plan.value!, view.line.value!))
 const isTaken = computed(() => view.taken.value !== undefined)
 const causes = computed(() =>
   plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)),
@@ -108,6 +109,7 @@ const print = () => window.print()
             <template v-if="!method.holdsTarget"> Under the target.</template>
           </p>
           <p v-if="experience" class="soft">{{ experience }}</p>
+          <p v-if="history" class="soft">{{ history }}</p>
           <p v-if="!weakest">It is made safe for today only and holds no wind of its own.</p>
           <p v-if="method.leavesUnsolved.length">
             Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { nextTick, onMounted, ref, watch } from 'vue'
 import { useJobView } from '~/job/openJob'
 import PartTabs from '~/controls/PartTabs.vue'
 import WalkAlong from './WalkAlong.vue'
@@ -19,6 +19,26 @@ const PARTS = [
   { value: 'exchange', words: 'Files' },
 ] as const
 const part = ref<(typeof PARTS)[number]['value']>('posts')
+
+/** Brings a fact into sight that was asked for elsewhere. */
+async function show(): Promise<void> {
+  const fact = view.asked.value
+  if (!fact) return
+  view.asked.value = undefined
+  part.value = partOf(fact)
+  await nextTick()
+  await nextTick()
+  const field = document.querySelector<HTMLElement>(`[data-fact="${nameOf(fact)}"]`)
+  field?.scrollIntoView({ block: 'center' })
+  field?.querySelector<HTMLElement>('input, button')?.focus({ preventScroll: true })
+}
+onMounted(show)
+watch(view.asked, show)
+
+const ofLine = /^(site\.|line )/
+const partOf = (fact: string) => (ofLine.test(fact) ? 'line' : 'post')
+/** The post's own length is another thing than the line's. */
+const nameOf = (fact: string) => (fact === 'length' ? 'post.length' : fact.replace(/^line \S+ /, ''))
 const panels = { posts: WalkPosts, post: WalkPost, line: WalkLine, along: WalkAlong, exchange: WalkExchange }
 </script>
 

@@ -40,20 +40,28 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
     <h3>The post</h3>
     <div class="field-grid">
       <v-select
+        data-fact="material"
         label="Made of"
         :items="MATERIAL_ITEMS"
         :model-value="post.material"
         @update:model-value="set('material', $event)"
       />
       <v-select
+        data-fact="duty"
         label="Its duty"
         :items="DUTY_ITEMS"
         :model-value="post.duty"
         @update:model-value="set('duty', $event)"
       />
-      <SectionFields :section="post.section" :save="(section) => set('section', section)" />
-      <QuantityField label="Age, years" :value="post.ageYears" :save="(value) => set('ageYears', value)" />
+      <SectionFields data-fact="section" :section="post.section" :save="(section) => set('section', section)" />
+      <QuantityField
+        data-fact="ageYears"
+        label="Age, years"
+        :value="post.ageYears"
+        :save="(value) => set('ageYears', value)"
+      />
       <LengthStepper
+        data-fact="post.length"
         label="Whole length"
         :value="post.length"
         :step="0.1"
@@ -65,6 +73,7 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
   <div class="panel-section">
     <AnswerTiles
       v-slot="{ value }"
+      data-fact="soil"
       question="The soil: push a thumb or a bar into the side of the hole"
       :answers="SOILS"
       :value="post.soil"
@@ -75,6 +84,7 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
     <p class="soft">{{ fieldTest }}</p>
     <div class="field-grid">
       <v-select
+        data-fact="footing"
         label="Footing"
         :items="FOOTING_ITEMS"
         :model-value="footing.kind"

@@ -15,8 +15,10 @@ const session = useJobSession()
 const preferences = usePreferencesStore()
 const site = computed(() => session.job!.site ?? {})
 const view = useJobView()
-const assumedOf = (key: keyof Site) =>
-  view.plan.value!.assumed.find((each) => each.key === `site.${key}`)?.value as number | undefined
+/** What the figures go by: given, by the local rules, or taken for granted. */
+const counted = computed(() => view.site.value!)
+const rulesItems = computed(() => view.tables.value.localRules.map(({ key, name }) => ({ value: key, title: name })))
+const rulesSay = computed(() => view.tables.value.localRules.find(({ key }) => key === site.value.rules)?.says)
 
 const set = (key: keyof Site, value: unknown): Promise<InputError | undefined> =>
   session.edit([{ name: 'setSite', key, value }])
@@ -45,49 +47,68 @@ async function setGust(speed: number | null): Promise<InputError | undefined> {
       />
       <v-text-field v-model="preferences.person" label="Your name, on readings" autocomplete="name" />
       <v-select
+        data-fact="site.rules"
+        label="Local rules: gust, frost, least depth"
+        :items="rulesItems"
+        :model-value="site.rules"
+        placeholder="none chosen: working values"
+        persistent-placeholder
+        :hint="rulesSay"
+        :persistent-hint="rulesSay !== undefined"
+        clearable
+        @update:model-value="set('rules', $event ?? null)"
+      />
+      <v-select
+        data-fact="site.exposure"
         label="How it lies"
         :items="EXPOSURE_ITEMS"
-        :model-value="site.exposure ?? assumedOf('exposure')"
+        :model-value="counted.exposure"
         @update:model-value="set('exposure', $event)"
       />
       <v-select
+        data-fact="site.shelter"
         label="Shelter upwind"
         :items="SHELTER_ITEMS"
-        :model-value="site.shelter ?? 1"
+        :model-value="counted.shelter"
         @update:model-value="set('shelter', $event)"
       />
       <v-select v-model="figure" label="The wind map gives" :items="figureItems" />
       <QuantityField
+        data-fact="site.gust50"
         :label="`${figure === 'gust-50' ? '50-year gust' : 'Figure of the map'}, ${gustUnit(preferences.units)}`"
         :per="preferences.units === 'metric' ? undefined : oneGust(preferences.units)"
         :value="figure === 'gust-50' ? site.gust50 : undefined"
-        :assumed="site.gust50 ?? assumedOf('gust50')"
+        :assumed="counted.gust50"
         :save="setGust"
       />
       <QuantityField
+        data-fact="site.targetReturnYears"
         label="Target: once in, years"
         :value="site.targetReturnYears"
-        :assumed="assumedOf('targetReturnYears')"
+        :assumed="counted.targetReturnYears"
         :save="(value) => set('targetReturnYears', value)"
       />
       <v-select
+        data-fact="site.season"
         label="Worse season"
         :items="SEASON_ITEMS"
-        :model-value="site.season ?? 'wet'"
+        :model-value="counted.season"
         @update:model-value="set('season', $event)"
       />
       <LengthStepper
+        data-fact="site.frostDepth"
         label="Frost goes down to"
         :value="site.frostDepth"
-        :assumed="assumedOf('frostDepth')"
+        :assumed="counted.frostDepth"
         :step="0.05"
         :smallest="0"
         :save="(value) => set('frostDepth', value)"
       />
       <LengthStepper
+        data-fact="site.minimumDepth"
         label="Least depth by local rules"
         :value="site.minimumDepth"
-        :assumed="assumedOf('minimumDepth')"
+        :assumed="counted.minimumDepth"
         :step="0.05"
         :smallest="0"
         :save="(value) => set('minimumDepth', value)"

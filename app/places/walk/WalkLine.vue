@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import QuantityField from '~/controls/QuantityField.vue'
+import LineHistory from './LineHistory.vue'
 import SiteFacts from './SiteFacts.vue'
 import type { InputError } from '~~/core/errors'
 import type { Command } from '~~/core/edit/commands'
@@ -33,12 +34,14 @@ const CORNERS = [
         @change="set('name', ($event.target as HTMLInputElement).value.trim() || null)"
       />
       <v-select
+        data-fact="kind"
         label="Kind of fence"
         :items="KIND_ITEMS"
         :model-value="line.kind"
         @update:model-value="set('kind', $event)"
       />
       <LengthStepper
+        data-fact="height"
         label="Height of the fence"
         :value="given.height"
         :assumed="line.height"
@@ -47,6 +50,7 @@ const CORNERS = [
         :save="(value) => set('height', value)"
       />
       <LengthStepper
+        data-fact="gap"
         label="Gap under it"
         :value="given.gap"
         :assumed="line.gap"
@@ -55,6 +59,7 @@ const CORNERS = [
         :save="(value) => set('gap', value)"
       />
       <LengthStepper
+        data-fact="length"
         label="Length, end to end"
         :value="given.length"
         :assumed="line.length"
@@ -93,6 +98,7 @@ const CORNERS = [
       >
     </div>
     <p class="soft">A return at least as long as the fence is high takes the worst of the wind off that end.</p>
+    <LineHistory :key="line.id" />
     <SiteFacts />
   </div>
 </template>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
+import CarriedLoads from './CarriedLoads.vue'
 import PostFacts from './PostFacts.vue'
 import QuantityField from '~/controls/QuantityField.vue'
 import type { InputError } from '~~/core/errors'
@@ -112,6 +113,7 @@ const setRod = (reading: number | null) =>
       <h3>The leaf that hangs on it</h3>
       <div class="field-grid">
         <LengthStepper
+          data-fact="gate.leafWidth"
           label="Width of the leaf"
           :value="post.gate?.leafWidth"
           :step="0.05"
@@ -126,6 +128,7 @@ const setRod = (reading: number | null) =>
           :save="(value) => setGate({ hingeSpacing: value ?? undefined })"
         />
         <QuantityField
+          data-fact="gate.leafMass"
           :label="`Mass of the leaf, ${isMetric ? 'kg' : 'lb'}`"
           :per="isMetric ? undefined : POUND"
           :value="post.gate?.leafMass"
@@ -133,6 +136,7 @@ const setRod = (reading: number | null) =>
         />
       </div>
     </div>
+    <CarriedLoads />
     <PostFacts :key="post.id" />
   </div>
 </template>

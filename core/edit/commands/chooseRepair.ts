@@ -9,7 +9,7 @@ import { postAddress, valueWords, type CommandKind } from '../command'
 export interface ChooseRepair extends PostAddress {
   name: 'chooseRepair'
   value: string | null
-  /** The whole choice as it is to stand: the way back, since a change of method clears the hole. */
+  /** The whole choice as it is to stand: the way back, since a change of method moves an older file's hole. */
   whole?: RepairChoice | null
 }
 
@@ -25,11 +25,12 @@ export const chooseRepair: CommandKind<ChooseRepair> = {
   says: ({ value }, words) => valueWords(value, words),
 }
 
-/** A new method keeps mix and filling; the hole of the old one is gone. */
+/** Every method keeps its own hole and its parts, so that comparing stays true; the mix goes from one to the next. */
 function choiceOf({ repair }: Post, { value, whole }: ChooseRepair): RepairChoice | null {
   if (whole !== undefined) return whole
-  const { mix, filling } = repair ?? {}
-  const kept = { ...(mix === undefined ? {} : { mix }), ...(filling === undefined ? {} : { filling }) }
-  if (value !== null) return { ...kept, method: value }
-  return Object.keys(kept).length > 0 ? kept : null
+  const { method, hole, ...kept } = repair ?? {}
+  // As older files have it, of the method in hand: from now on under its name.
+  const holes = hole && method ? { [method]: hole, ...kept.holes } : kept.holes
+  const choice = { ...kept, ...(holes ? { holes } : {}), ...(value === null ? {} : { method: value }) }
+  return Object.keys(choice).length > 0 ? choice : null
 }

@@ -4,7 +4,15 @@ import type { PostContext } from '../context'
 import { chosenHole, designHole, holeSegments, holeSolids, toolWidth } from '../hole'
 import { answersByTable, commonRefusals, verdictOf, type Choice, type RepairMethod } from '../method'
 import { box } from '../solids'
-import { buriedDepth, isBroken, oldBlock, oldConcreteVolume, softAtGround, standingPostLink } from '../standing'
+import {
+  buriedDepth,
+  isBroken,
+  oldBlock,
+  oldConcreteVolume,
+  postMatter,
+  softAtGround,
+  standingPostLink,
+} from '../standing'
 
 const key = 'recast-footing'
 /** Soft wood deeper than this below ground means the post itself has to go, m. */
@@ -50,7 +58,7 @@ export const recastFooting: RepairMethod = {
         ...holeSolids(hole),
         {
           key: 'post',
-          matter: 'wood',
+          matter: postMatter(post),
           outline: box(-along / 2, along / 2, -foot, line.height),
           edge: 'solid',
           link: 'post',

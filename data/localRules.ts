@@ -1,0 +1,9 @@
+import type { LocalRules } from '../core/tables/tables'
+
+/** Invented places, to be replaced by a workspace's own: what its map and its office say. */
+export const localRules: readonly LocalRules[] = [
+  { key: 'halm-lowland', name: 'Halm lowland', says: 'flat farmland and gardens, mild winters', gust50: 38, frostDepth: 0.45, minimumDepth: 0.6 },
+  { key: 'sedge-coast', name: 'Sedge coast', says: 'within a few kilometres of the sea, hardly any frost', gust50: 44, frostDepth: 0.3, minimumDepth: 0.6 },
+  { key: 'corrie-uplands', name: 'Corrie uplands', says: 'high valleys, long frosts', gust50: 42, frostDepth: 0.75, minimumDepth: 0.75 },
+  { key: 'brack-plains', name: 'Brack plains', says: 'inland plains, deep frost', gust50: 40, frostDepth: 1, minimumDepth: 0.75 },
+]
