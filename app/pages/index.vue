@@ -5,6 +5,7 @@ import JobEntry from '~/jobs/JobEntry.vue'
 import JobWays from '~/jobs/JobWays.vue'
 import TrayPanel from '~/jobs/TrayPanel.vue'
 import { useJobList } from '~/jobs/useJobList'
+import type { ListedJob } from '~~/shared/contract'
 import StorageNotice from '~/shell/StorageNotice.vue'
 
 /** What needs somebody now, then every job with a sketch of its lines. */
@@ -17,6 +18,12 @@ const none = computed(() => {
   if (search.value) return 'No job of that name.'
   return away.value ? 'Nothing was put away in the last thirty days.' : 'No jobs yet. Make one, or open a file.'
 })
+/** @example 'B4, B7, B8, B13 and 1 more' */
+function waitingWords({ summary: { undecided, waiting } }: ListedJob): string {
+  if (!waiting) return `${undecided} ${undecided === 1 ? 'post' : 'posts'}`
+  const more = undecided - waiting.length
+  return waiting.join(', ') + (more > 0 ? ` and ${more} more` : '')
+}
 const isLast = (index: number) => index === rows.value.length - 1
 const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
 </script>
@@ -42,12 +49,11 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
             </p>
             <TrayPanel />
             <section v-if="needing.length && !search" class="needs" aria-labelledby="needs-title">
-              <h2 id="needs-title">What needs you now</h2>
+              <h2 id="needs-title">What needs you now: posts that wait for a repair</h2>
               <ul>
                 <li v-for="each in needing" :key="each.id">
                   <NuxtLink :to="`/jobs/${each.id}/look`"
-                    ><strong class="measure">{{ each.summary.undecided }}</strong>
-                    {{ each.summary.undecided === 1 ? 'post' : 'posts' }} without a repair on {{ each.name }}</NuxtLink
+                    ><strong>{{ each.name }}</strong> <span class="measure">{{ waitingWords(each) }}</span></NuxtLink
                   >
                 </li>
               </ul>
@@ -119,8 +125,8 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
   text-decoration: underline;
 }
 .needs .measure {
-  font-size: 22px;
-  margin-right: 4px;
+  font-size: 19px;
+  margin-left: 10px;
 }
 .title {
   font-size: 22px;

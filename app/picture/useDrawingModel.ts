@@ -119,7 +119,9 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
       ],
       [
         boxOf({ ...corner, x: 12 - shift.value }),
-        // Nothing is written beyond the edges of the drawing.
+        // Nothing is written beyond the edges of the drawing, nor cut off by them.
+        { left: -FAR, right: -shift.value, top: -FAR, bottom: FAR },
+        { left: width.value - shift.value, right: FAR, top: -FAR, bottom: FAR },
         { left: -FAR, right: FAR, top: -FAR, bottom: 0 },
         { left: -FAR, right: FAR, top: height.value, bottom: FAR },
       ],

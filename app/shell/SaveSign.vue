@@ -22,6 +22,12 @@ const words = computed(() => {
       return reachable.value ? 'all saved' : 'no signal, all saved'
   }
 })
+/** Where there is no room for the words. */
+const short = computed(() => {
+  if (session.saveSign === 'conflict') return 'choose'
+  if (session.saveSign === 'waiting') return reachable.value ? '…' : `${session.waiting.length} wait`
+  return reachable.value ? '✓' : 'no signal'
+})
 </script>
 
 <template>
@@ -29,8 +35,9 @@ const words = computed(() => {
     class="save-sign"
     role="status"
     :data-sign="session.saveSign"
+    :data-short="short"
     :class="{ loud: session.saveSign === 'conflict' }"
-    >{{ words }}</span
+    ><span class="words">{{ words }}</span></span
   >
 </template>
 
@@ -43,5 +50,24 @@ const words = computed(() => {
   border: 2px solid var(--error);
   color: var(--error);
   font-weight: 600;
+}
+@media (max-width: 760px) {
+  .save-sign {
+    min-width: 32px;
+    padding: 4px;
+    text-align: center;
+  }
+  .words {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  /* Where there is no room for the words. */
+  .save-sign::after {
+    content: attr(data-short) / '';
+    font-weight: 600;
+  }
 }
 </style>

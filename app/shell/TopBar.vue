@@ -29,7 +29,9 @@ const isMetric = computed(() => preferences.units === 'metric')
     <h1 class="job-name">{{ session.job?.name }}</h1>
     <span class="soft site">{{ session.job?.site?.name }}</span>
     <span class="grow" />
-    <v-btn variant="text" title="Undo (z)" @click="session.undo">undo</v-btn>
+    <v-btn variant="text" class="undo" aria-label="Undo" title="Undo (z)" @click="session.undo"
+      ><span class="word">undo</span><span class="sign" aria-hidden="true">↶</span></v-btn
+    >
     <v-btn
       variant="text"
       class="units"
@@ -81,6 +83,9 @@ const isMetric = computed(() => preferences.units === 'metric')
   padding: 0;
   font-size: 26px;
 }
+.sign {
+  display: none;
+}
 @media (max-width: 760px) {
   .top-bar {
     gap: 2px;
@@ -92,9 +97,18 @@ const isMetric = computed(() => preferences.units === 'metric')
     align-items: center;
     font-size: 18px;
   }
-  .units,
-  .find {
+  .find,
+  .undo .word {
     display: none;
+  }
+  .undo .sign {
+    display: inline;
+    font-size: 26px;
+  }
+  .units,
+  .undo {
+    padding: 0;
+    min-width: 48px;
   }
   .job-name {
     position: absolute;

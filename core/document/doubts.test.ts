@@ -13,5 +13,5 @@ it.each([
 })
 
 it('asks in the units of the reader', () => {
-  expect(doubtsOf({ stations: [0, 6] }, 'feet-inches')[0]).toContain('19′')
+  expect(doubtsOf({ stations: [0, 6] }, 'feet-inches')[0]).toContain(`19'`)
 })

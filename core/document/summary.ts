@@ -19,7 +19,12 @@ export interface JobSummary {
   failed: number
   /** Failed or doubtful posts without a chosen repair. */
   undecided: number
+  /** The first of them, failed ones before doubtful ones: a summary of before does not have them. */
+  waiting?: string[]
 }
+
+/** So many posts are named in a list. */
+const NAMED = 4
 
 /** Every post of a line as the thin line shows it. */
 export function lineSummary(line: Pick<Line, 'posts'>, causes: CauseTables): PostSummary[] {
@@ -39,11 +44,15 @@ export function jobSummary(job: Job, causes: CauseTables): JobSummary {
     posts: lineSummary(line, causes),
   }))
   const states = lines.flatMap(({ posts }) => posts.map(({ state }) => state))
-  const hasRepair = job.lines.flatMap(({ posts }) => posts.map(({ repair }) => repair?.method !== undefined))
+  const posts = job.lines.flatMap((line) => line.posts)
+  const waitingIn = (state: PostState) =>
+    posts.filter(({ repair }, i) => states[i] === state && repair?.method === undefined).map(({ id }) => id)
+  const waiting = [...waitingIn('failed'), ...waitingIn('doubtful')]
   return {
     lines,
     posts: states.length,
     failed: states.filter((state) => state === 'failed').length,
-    undecided: states.filter((state, i) => (state === 'failed' || state === 'doubtful') && !hasRepair[i]).length,
+    undecided: waiting.length,
+    waiting: waiting.slice(0, NAMED),
   }
 }

@@ -89,6 +89,6 @@ function goneWords(context: PostContext): string | undefined {
   return lean > GONE_LEAN ? `it leans ${leanWords(lean, context)}` : undefined
 }
 
-/** @example leanWords(0.042, context) // '42 mm in every metre', or '1⁄2″ in every foot' */
+/** @example leanWords(0.042, context) // '42 mm in every metre', or `1⁄2" in every foot` */
 const leanWords = (lean: number, { says: { units, small } }: PostContext): string =>
   units === 'metric' ? `${small(lean)} in every metre` : `${small(lean * FOOT)} in every foot`

@@ -30,9 +30,9 @@ describe('lengths as shown', () => {
     expect(showLength(0.75, 'metric')).toBe('0.75 m')
     expect(showLength(0.0754, 'metric')).toBe('0.075 m')
     expect(showLength(-0.12, 'metric')).toBe('−0.12 m')
-    expect(showLength(1.711325, 'feet-inches')).toBe('5′ 7 3⁄8″')
-    expect(showLength(0.0127, 'feet-inches')).toBe('1⁄2″')
-    expect(showLength(0.3048, 'feet-inches')).toBe('1′')
+    expect(showLength(1.711325, 'feet-inches')).toBe(`5' 7 3⁄8"`)
+    expect(showLength(0.0127, 'feet-inches')).toBe(`1⁄2"`)
+    expect(showLength(0.3048, 'feet-inches')).toBe(`1'`)
   })
 
   property.prop([fc.double({ min: 0.01, max: 30, noNaN: true }), fc.constantFrom(...LENGTH_SYSTEMS)])(

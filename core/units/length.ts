@@ -11,7 +11,7 @@ const SIXTEENTHS = 16
 
 const METRIC = /^(-?\d+(?:[.,]\d+)?)\s*(m|cm|mm)?$/i
 const IMPERIAL =
-  /^(-)?(?:(\d+(?:\.\d+)?)\s*(?:'|′|ft))?\s*(?:(\d+(?:\.\d+)?)(?:[\s-]+(\d+)\/(\d+))?|(\d+)\/(\d+))?\s*(?:"|″|in)?$/i
+  /^(-)?(?:(\d+(?:\.\d+)?)\s*(?:'|′|ft))?\s*(?:(\d+(?:\.\d+)?)(?:[\s-]+(\d+)[/⁄](\d+))?|(\d+)[/⁄](\d+))?\s*(?:"|″|in)?$/i
 
 /**
  * Reads a typed length in either system; a bare number is in the shown unit, metres or inches.
@@ -40,7 +40,7 @@ export function parseLength(text: string, system: LengthSystem, key = 'length'):
  * A length as a tape shows it: to the millimetre, or to a sixteenth of an inch.
  *
  * @example showLength(0.75, 'metric') // '0.75 m'
- * @example showLength(1.711325, 'feet-inches') // '5′ 7 3⁄8″'
+ * @example showLength(1.711325, 'feet-inches') // `5' 7 3⁄8"`
  */
 export function showLength(length: Metres, system: LengthSystem): string {
   const { value, unit } = lengthParts(length, system)
@@ -57,8 +57,8 @@ export function lengthParts(length: Metres, system: LengthSystem): { value: stri
   const inches = Math.floor(sixteenths / SIXTEENTHS) % 12
   const rest = sixteenths % SIXTEENTHS
   const parts = [
-    feet ? `${feet}′` : '',
-    inches || !feet || rest ? `${[inches || (rest ? '' : '0'), fractionOf(rest)].filter(Boolean).join(' ')}″` : '',
+    feet ? `${feet}'` : '',
+    inches || !feet || rest ? `${[inches || (rest ? '' : '0'), fractionOf(rest)].filter(Boolean).join(' ')}"` : '',
   ]
   return { value: (length < 0 && sixteenths ? '−' : '') + parts.filter(Boolean).join(' '), unit: '' }
 }
@@ -67,7 +67,7 @@ export function lengthParts(length: Metres, system: LengthSystem): { value: stri
  * A length that is said in millimetres, or in sixteenths of an inch.
  *
  * @example showSmall(0.0334, 'metric') // '33 mm'
- * @example showSmall(0.05, 'feet-inches') // '2″'
+ * @example showSmall(0.05, 'feet-inches') // `2"`
  */
 export const showSmall = (length: Metres, system: LengthSystem): string =>
   system === 'metric' ? `${Math.round(length * 1e3)} mm` : showLength(length, system)

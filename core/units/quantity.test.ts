@@ -21,8 +21,8 @@ describe('quantities as they are read', () => {
     expect(gustFigure(44.704, 'feet-inches')).toBe('100')
     expect(feet.volume(0.003785411784)).toBe('1.0 gal')
     expect(feet.mass(22.7)).toBe('50 lb')
-    expect(feet.small(0.0508)).toBe('2″')
-    expect(feet.length(2.5 * FOOT)).toBe('2′ 6″')
+    expect(feet.small(0.0508)).toBe(`2"`)
+    expect(feet.length(2.5 * FOOT)).toBe(`2' 6"`)
     expect(feet.strength(20e6)).toBe('2900 psi')
   })
 

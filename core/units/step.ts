@@ -11,7 +11,7 @@ const FINE: Metres = 0.01
  *
  * @param by m; negative for less
  * @example stepped(0.6, 0.05, 'metric') // 0.65
- * @example stepped(0.6, 0.05, 'feet-inches') // 0.6096: from 23 5⁄8″ to 24″
+ * @example stepped(0.6, 0.05, 'feet-inches') // 0.6096: from 23 5⁄8" to 24"
  */
 export function stepped(from: Metres, by: Metres, units: LengthSystem): Metres {
   if (units === 'metric') return tidy(from + by)

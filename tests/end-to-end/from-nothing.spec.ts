@@ -91,7 +91,7 @@ test('in feet and inches, with the keyboard alone', async ({ browser, baseURL })
   // On the inch, in pounds and miles an hour.
   await expectSheet(
     page,
-    /2′( [1-6]″)? deep/,
+    /2'( [1-6]")? deep/,
     /[2-5] bags of 50 lb fast-setting mix/,
     /Leans from [78]\d mph.*goes over at (9|10|11)\d mph/,
   )
