@@ -1,4 +1,4 @@
-import type { Reading } from '~~/core/document/job'
+import type { Reading, ReadingNote } from '~~/core/document/job'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import type { InputError } from '~~/core/errors'
@@ -10,6 +10,12 @@ import { usePreferencesStore } from '~/session/preferences'
 const STILL_MADE = 20_000
 /** The reading that was made last on this device, by observation. */
 const making = new Map<ObservationKey, string>()
+
+/** Time and person of a reading that is made now. */
+export function useReadingNote(instrument: Instrument = 'eye'): () => ReadingNote {
+  const preferences = usePreferencesStore()
+  return () => ({ id: newIdentity(), instrument, ...preferences.signed() })
+}
 
 /** Readings of the chosen post: made with time and person, and kept one after the other. */
 export function useReadings() {

@@ -1,9 +1,7 @@
-import { checkJob } from '../document/check'
-import { applyCommands } from './apply'
 import { describe, expect, it } from 'vitest'
 import { snapStation } from '../setout/snap'
-import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
-import { copyOf, nextLineId, nextPostIds, shareFacts, sharedFacts } from './grow'
+import { jobOf, runOfPosts } from '../../tests/support/builders'
+import { copyOf, nextLineId, nextPostIds, sharedFacts } from './grow'
 
 const job = jobOf(
   runOfPosts(4, 2.4, (i) => (i === 0 ? { material: 'oak', soil: 'gravel', observations: { tap: 'dull' } } : {})),
@@ -21,13 +19,6 @@ describe('growing a job', () => {
 
   it('hands on what a post is made of, not what was seen of it', () => {
     expect(sharedFacts(line!.posts[0]!)).toEqual({ material: 'oak', soil: 'gravel' })
-    const commands = shareFacts(line!, line!.posts[0]!)
-    expect(commands).toHaveLength(6)
-    const after = applyCommands(job, commands)
-    expect(after.lines[0]!.posts.map(({ material }) => material)).toEqual(['oak', 'oak', 'oak', 'oak'])
-    expect(after.lines[0]!.posts[1]!.observations).toBeUndefined()
-    expect(shareFacts(after.lines[0]!, after.lines[0]!.posts[0]!)).toEqual([])
-    expect(checkJob(after, tables)).toEqual([])
   })
 
   it('copies a post a bay further on, or halfway where there is no room', () => {

@@ -1,6 +1,5 @@
 import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
-import type { Command } from './commands'
 import type { Job, Line, Post } from '../document/job'
 
 /* Growing a job: names for what is new, and facts that posts share. */
@@ -50,17 +49,6 @@ export function nextPostIds(job: Job, line: string): (index: number) => string {
     }
     return ids[index]!
   }
-}
-
-/** Edits that give every other post of the line the facts of one of them, where nobody has said or measured them. */
-export function shareFacts(line: Line, post: Post): Command[] {
-  return line.posts
-    .filter(({ id }) => id !== post.id)
-    .flatMap((other) =>
-      SHARED_FACTS.filter((key) => other[key] === undefined && post[key] !== undefined).map(
-        (key): Command => ({ name: 'setPost', line: line.id, post: other.id, key, value: post[key] }),
-      ),
-    )
 }
 
 /** A post like another one, a bay further on, or between it and its neighbour where there is no room for a bay. */

@@ -93,6 +93,53 @@ test('a post is pulled along on the drawing, snaps to equal bays, and the pull c
   await expect(async () => expect((await storedJob(page, id)).lines[0].posts[2].station).toBe(4.8)).toPass()
 })
 
+test('what one post has is given to many at once, what was measured stays, and one undo takes it all back', async ({
+  page,
+  request,
+}) => {
+  const job = trialJob('Alike')
+  const id = await importJob(request, job)
+  const posts = async () => (await storedJob(page, id)).lines[0].posts
+  const before = await posts()
+  await open(page, `/jobs/${id}/walk?post=T3`)
+  await page.getByRole('tab', { name: 'Post' }).click()
+  await answer(page, 'gravel').click()
+  await page.getByRole('link', { name: 'Look' }).click()
+  await answer(page, 'only the panel').click()
+  await expectSaved(page)
+  const [, , given] = await posts()
+
+  await page.getByRole('link', { name: 'Walk' }).click()
+  await page.getByRole('tab', { name: 'Alike' }).click()
+  await page.getByRole('checkbox', { name: /^Soil: / }).check()
+  await page.getByRole('checkbox', { name: /^Push it\. Where does it turn: panel only/ }).check()
+  await page.getByLabel('From one to another').fill('T1-T9')
+  await page.getByLabel('From one to another').press('Enter')
+  await expect(page.getByText('posts is "T9"; it must be names of posts such as T1 or T1-T5')).toBeVisible()
+  await page.getByLabel('From one to another').fill('T4-T5')
+  await page.getByLabel('From one to another').press('Enter')
+  await page.getByRole('button', { name: 'T1', exact: true }).click()
+  await page.getByRole('checkbox', { name: /^Write over what they have/ }).check()
+  await expect(page.getByRole('listitem').filter({ hasText: /^T4 gets/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Give it to 3 posts' }).click()
+  await expect(page.getByText('Given to 3 posts.')).toBeVisible()
+  await expectSaved(page)
+  const after = await posts()
+  for (const i of [0, 3, 4]) {
+    expect(after[i].soil).toBe(given.soil)
+    expect(after[i].observations.pushPivot).toBe('panel-only')
+    expect(after[i].readings).toHaveLength(1)
+  }
+  expect(after[1]).toEqual(before[1])
+
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expectSaved(page)
+  await expect(async () => {
+    const back = (await posts()).map(({ readings: _readings, ...post }: { readings?: unknown }) => post)
+    expect([back[0], back[3], back[4]]).toEqual([before[0], before[3], before[4]])
+  }).toPass()
+})
+
 test('a swipe never moves a post; a finger that rests on it first does', async ({ browser, request, baseURL }) => {
   const id = await importJob(request, trialJob('Swiped'))
   const context = await browser.newContext({ ...PHONE, baseURL })

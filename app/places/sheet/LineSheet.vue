@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import LineStrip from '~/picture/LineStrip.vue'
 import { drawnState } from '~/picture/model/standing'
+import { lineTotals } from '~~/core/items/totals'
+import { showMinutes } from '~~/core/units/quantity'
 import { topOffset } from '~~/core/setout/lean'
 import { tables } from '~~/data/tables'
 import { lineStrips } from '~/picture/model/lineStrips'
@@ -32,6 +34,29 @@ const rows = computed(() =>
     }
   }),
 )
+/** What the line comes to, over all its posts. */
+const totals = computed(() =>
+  lineTotals(
+    view.plan.value!.posts.filter(({ line: of }) => of === line.value.id),
+    (id) => line.value.posts.find((post) => post.id === id)?.repair?.method,
+    view.tables.value,
+  ),
+)
+const sums = computed(() => {
+  const { volume } = preferences.measures
+  const { concrete, water, stone, spoil, oldConcrete, minutes, bags } = totals.value
+  return [
+    ...bags.map(({ count, exact, name }) => `${count} bags of ${name} (${exact.toFixed(1)} by measure)`),
+    ...[
+      [concrete, 'of concrete'],
+      [water, 'of water'],
+      [stone, 'of stone'],
+      [spoil, 'of loose spoil'],
+      [oldConcrete, 'of old concrete broken out'],
+    ].flatMap(([amount, of]) => ((amount as number) > 0 ? [`${volume(amount as number)} ${of}`] : [])),
+    `about ${showMinutes(minutes)} of work`,
+  ]
+})
 const print = () => window.print()
 </script>
 
@@ -76,6 +101,17 @@ const print = () => window.print()
         </tr>
       </tbody>
     </v-table>
+    <section v-if="totals.posts" aria-labelledby="totals-title">
+      <h3 id="totals-title">The line in all</h3>
+      <p>
+        {{ totals.posts }} {{ totals.posts === 1 ? 'post' : 'posts' }} to mend:
+        {{ totals.repairs.map(({ name, count }) => `${count} × ${name.toLowerCase()}`).join(', ') }}.
+        <template v-if="totals.proposed">For {{ totals.proposed }} of them that is proposed, not yet chosen.</template>
+      </p>
+      <ul>
+        <li v-for="each in sums" :key="each">{{ each }}</li>
+      </ul>
+    </section>
     <p>Figures are planning estimates; local codes and licensed practice decide.</p>
   </article>
 </template>

@@ -2,6 +2,7 @@
 import { nextTick, onMounted, ref, watch } from 'vue'
 import { useJobView } from '~/job/openJob'
 import PartTabs from '~/controls/PartTabs.vue'
+import WalkAlike from './WalkAlike.vue'
 import WalkAlong from './WalkAlong.vue'
 import WalkExchange from './WalkExchange.vue'
 import WalkLine from './WalkLine.vue'
@@ -14,6 +15,7 @@ const view = useJobView()
 const PARTS = [
   { value: 'posts', words: 'Tape' },
   { value: 'post', words: 'Post' },
+  { value: 'alike', words: 'Alike' },
   { value: 'line', words: 'Line' },
   { value: 'along', words: 'Marks' },
   { value: 'exchange', words: 'Files' },
@@ -39,7 +41,14 @@ const ofLine = /^(site\.|line )/
 const partOf = (fact: string) => (ofLine.test(fact) ? 'line' : 'post')
 /** The post's own length is another thing than the line's. */
 const nameOf = (fact: string) => (fact === 'length' ? 'post.length' : fact.replace(/^line \S+ /, ''))
-const panels = { posts: WalkPosts, post: WalkPost, line: WalkLine, along: WalkAlong, exchange: WalkExchange }
+const panels = {
+  posts: WalkPosts,
+  post: WalkPost,
+  alike: WalkAlike,
+  line: WalkLine,
+  along: WalkAlong,
+  exchange: WalkExchange,
+}
 </script>
 
 <template>

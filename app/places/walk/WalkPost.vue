@@ -1,21 +1,24 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
+import { useReadingNote } from '~/job/useReadings'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import CarriedLoads from './CarriedLoads.vue'
 import PostFacts from './PostFacts.vue'
 import QuantityField from '~/controls/QuantityField.vue'
 import type { InputError } from '~~/core/errors'
 import type { Gate } from '~~/core/document/job'
-import { copyOf, nextPostIds, shareFacts } from '~~/core/edit/grow'
+import { copyOf, nextPostIds, SHARED_FACTS } from '~~/core/edit/grow'
 import { usePreferencesStore } from '~/session/preferences'
 import { POUND } from '~~/core/units/constants'
+import { share } from '~~/core/edit/share'
 import { groundLevel, rodReading } from '~~/core/setout/levels'
 
 /** One post: where it stands, what it is, what hangs on it. */
 const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
+const note = useReadingNote()
 const isMetric = computed(() => preferences.units === 'metric')
 const post = computed(() => view.post.value!)
 const given = computed(() => session.job!.lines.find(({ id }) => id === view.line.value!.id)!)
@@ -52,7 +55,8 @@ async function takeOut(): Promise<void> {
   if (!refused && neighbour) view.choose(neighbour.post.id)
 }
 async function shareWithAll(): Promise<void> {
-  const commands = shareFacts(given.value, given.value.posts.find((each) => each.id === post.value.id)!)
+  const to = given.value.posts.map(({ id }) => ({ line: given.value.id, post: id }))
+  const { commands } = share(session.job!, view.address.value, SHARED_FACTS, to, false, note)
   if (commands.length > 0) failure.value = (await session.edit(commands))?.message ?? ''
 }
 
