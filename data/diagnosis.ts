@@ -191,19 +191,21 @@ export const evidence: readonly EvidenceRow[] = [
       'rust-flakes': 'the break shows rust flakes',
       none: 'there is no break',
     },
-    usual: { 'brown-and-crumbly': 3, 'clean-splinters': 3, 'galleries-and-dust': 1, 'rust-flakes': 1, none: 92 },
-    sound: { 'brown-and-crumbly': 0.01, 'clean-splinters': 0.01, 'galleries-and-dust': 0.01, 'rust-flakes': 0.01, none: 0.96 },
+    usual: { 'brown-and-crumbly': 3, 'clean-splinters': 3, 'galleries-and-dust': 0.2, 'rust-flakes': 1, none: 92 },
+    sound: { 'brown-and-crumbly': 0.01, 'clean-splinters': 0.01, 'galleries-and-dust': 0.002, 'rust-flakes': 0.01, none: 0.96 },
     byCause: {
-      'ground-line-decay': { weights: { 'brown-and-crumbly': 55, 'clean-splinters': 3, 'galleries-and-dust': 2, 'rust-flakes': 1, none: 39 }, because: 'rotten wood breaks short and brown' },
-      'buried-decay': { weights: { 'brown-and-crumbly': 40, 'clean-splinters': 2, 'galleries-and-dust': 2, 'rust-flakes': 1, none: 55 }, because: 'rotten wood breaks short and brown' },
+      'ground-line-decay': { weights: { 'brown-and-crumbly': 55, 'clean-splinters': 3, 'galleries-and-dust': 0.4, 'rust-flakes': 1, none: 39 }, because: 'rotten wood breaks short and brown' },
+      'buried-decay': { weights: { 'brown-and-crumbly': 40, 'clean-splinters': 2, 'galleries-and-dust': 0.4, 'rust-flakes': 1, none: 55 }, because: 'rotten wood breaks short and brown' },
       'insect-damage': { weights: { 'brown-and-crumbly': 10, 'clean-splinters': 2, 'galleries-and-dust': 60, 'rust-flakes': 1, none: 27 }, because: 'galleries show in the break' },
-      'wind-snap': { weights: { 'brown-and-crumbly': 2, 'clean-splinters': 84, 'galleries-and-dust': 1, 'rust-flakes': 1, none: 12 }, because: 'sound wood tears in long splinters' },
-      'corroded-steel': { weights: { 'brown-and-crumbly': 1, 'clean-splinters': 1, 'galleries-and-dust': 1, 'rust-flakes': 62, none: 35 }, because: 'thinned steel flakes' },
-      'buried-base': { weights: { 'brown-and-crumbly': 40, 'clean-splinters': 2, 'galleries-and-dust': 4, 'rust-flakes': 2, none: 52 }, because: 'the foot crumbles' },
+      'wind-snap': { weights: { 'brown-and-crumbly': 2, 'clean-splinters': 84, 'galleries-and-dust': 0.2, 'rust-flakes': 1, none: 12 }, because: 'sound wood tears in long splinters' },
+      'corroded-steel': { weights: { 'brown-and-crumbly': 1, 'clean-splinters': 1, 'galleries-and-dust': 0.2, 'rust-flakes': 62, none: 35 }, because: 'thinned steel flakes' },
+      'buried-base': { weights: { 'brown-and-crumbly': 40, 'clean-splinters': 2, 'galleries-and-dust': 0.6, 'rust-flakes': 2, none: 52 }, because: 'the foot crumbles' },
     },
   },
   {
     observation: 'footingFound',
+    // One hand built them at one time: what one hole shows speaks for the others, at half the weight.
+    carries: 0.5,
     group: 'movement',
     minutes: 12,
     check: 'Dig down beside it and look at the footing.',
@@ -444,4 +446,10 @@ export const sound: SoundRow = {
   because: 'of posts on a line with one bad post three in four have nothing; leaving a bad one costs a visit, mending a good one the better part of one',
 }
 
-export const diagnosis: CauseTables = { causes, priorRules, evidence, wasted, sound }
+/** Causes that one another hides, told by more than the likelier of them: both are answered. */
+const together: CauseTables['together'] = [
+  { causes: ['insect-damage', 'ground-line-decay'], name: 'Insects and rot', when: [[{ key: 'breakFace', in: ['galleries-and-dust'] }, { key: 'probeAtGround', above: 0.01 }]] },
+  { causes: ['insect-damage', 'buried-decay'], name: 'Insects and rot', when: [[{ key: 'breakFace', in: ['galleries-and-dust'] }, { key: 'probeBelow', above: 0.01 }]] },
+]
+
+export const diagnosis: CauseTables = { causes, priorRules, evidence, wasted, sound, together }

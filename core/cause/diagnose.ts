@@ -1,8 +1,9 @@
 import type { ObservationKey, Observations } from './observations'
-import { nextChecks, outlooks, type NextCheck, type Outlook } from './nextChecks'
-import { voicesOf } from './readings'
+import { digWorth, nextChecks, outlooks, type NextCheck, type Outlook } from './nextChecks'
+import { voicesOf, type Heard } from './readings'
+import { holds } from '../rules'
 import { sharesOf } from './reasons'
-import { ON_PLATE, POST_FACTS, type Cause, type CauseTables, type PostFact, type PostFacts } from './tables'
+import { isOnPlate, POST_FACTS, type Cause, type CauseTables, type PostFact, type PostFacts } from './tables'
 import { logOddsOf, weigh, type Weighing } from './weigh'
 
 /** Below this the leading cause is not settled. */
@@ -10,7 +11,7 @@ const SETTLED_AT = 0.6
 /** Two leaders within this factor, with different repairs, are not settled either. */
 const WITHIN_FACTOR = 2
 /** A single check that turns the judgement this often is worth making before it is called settled; a working value. */
-const TURN_CHANCE = 0.04
+const TURN_CHANCE = 0.03
 /** Two causes on different parts that both pass this are both true. */
 const BOTH_AT = 0.25
 
@@ -44,6 +45,10 @@ export interface Diagnosis {
   /** Leading cause, and a second one on another part that is likely true as well. */
   leading: Cause[]
   nextChecks: NextCheck[]
+  /** What a check that speaks for other posts too is worth, in visits: 0 where it is made. */
+  dig: number
+  /** Two causes of one part that are both at work, and what that is called. */
+  together?: { causes: readonly Cause[]; name: string }
 }
 
 const DECIBANS = 10 / Math.LN10
@@ -54,15 +59,21 @@ const DECIBANS = 10 / Math.LN10
  * Naive Bayes with groups: prior · Π likelihood, tempered within a group. Every call starts from the readings alone,
  * so their order never matters, and a reading taken back leaves no trace.
  *
+ * @param heard what was seen at other posts of the same age and make
  * @source P(cause | seen) ∝ P(cause | material, duty, age) Π P(value | cause)
  * @example a ten-year softwood post that hinges at the ground line with 30 mm soft wood:
  *   ground-line-decay over 0.9, settled
  */
-export function diagnose(facts: PostFacts, observations: Observations, tables: CauseTables): Diagnosis {
-  const seen = voicesOf(observations, tables, facts.duty === ON_PLATE)
+export function diagnose(
+  facts: PostFacts,
+  observations: Observations,
+  tables: CauseTables,
+  heard: readonly Heard[] = [],
+): Diagnosis {
+  const seen = voicesOf(observations, tables, isOnPlate(facts), heard)
   const weighing = weigh(facts, seen, tables)
   const causes = causesOf(weighing, tables)
-  const anySeen = seen.length > 0
+  const anySeen = seen.some(({ from }) => from === undefined)
   const ahead = outlooks(weighing, seen, observations, tables)
   return {
     nothingWrong: { probability: weighing.sound, evidence: soundEvidence(weighing) },
@@ -70,7 +81,14 @@ export function diagnose(facts: PostFacts, observations: Observations, tables: C
     settled: anySeen && isSettled(weighing.posterior, tables) && !mayTurn(weighing.posterior, ahead, tables),
     leading: anySeen ? leadingCauses(causes, tables) : [],
     nextChecks: nextChecks(ahead, weighing, tables),
+    dig: digWorth(ahead, weighing, tables),
+    ...togetherOf(observations, tables),
   }
+}
+
+function togetherOf(observations: Observations, { together }: CauseTables): Pick<Diagnosis, 'together'> {
+  const found = together.find(({ when }) => holds(when, { ...observations }))
+  return found ? { together: { causes: found.causes, name: found.name } } : {}
 }
 
 /** Each voice for a sound post against failed ones as they are thought of now. */

@@ -44,7 +44,7 @@ export function outlooks(
   const possible = [...weighing.possible, tables.causes.length]
   const posterior = withSound(weighing)
   return tables.evidence
-    .filter(({ observation }) => !seen.some(({ source }) => source === observation))
+    .filter(({ observation }) => !seen.some(({ source, from }) => source === observation && from === undefined))
     .filter(({ askedWhen }) => !askedWhen || holds(askedWhen, { ...observations }))
     .map((row) => {
       const company = seen.filter((voice) => voice.group === row.group)
@@ -52,7 +52,8 @@ export function outlooks(
       const outcomes = outcomesOf(row).map((value) => {
         const voice = askedOf(voiceOf(row, value, tables), row, weighing)
         const column = [...voice.column, voice.sound]
-        const then = tempered([...company, voice], tables)
+        // Its own word takes the place of what was heard from others.
+        const then = tempered([...company.filter(({ source }) => source !== row.observation), voice], tables)
         const moved = (i: number) => sumAt(then, i) - sumAt(now, i)
         return {
           chance: possible.reduce((sum, i) => sum + posterior[i]! * Math.exp(column[i]!), 0),
@@ -92,19 +93,20 @@ const withSound = ({ posterior, sound }: Weighing): number[] => [...posterior.ma
  * @example a post that hinges at the ground, nothing else seen: probing there comes first
  */
 export function nextChecks(ahead: readonly Outlook[], weighing: Weighing, tables: CauseTables): NextCheck[] {
-  const posterior = withSound(weighing)
-  const possible = [...weighing.possible, tables.causes.length]
-  const now: Now = {
-    cost: leastWaste(posterior, tables),
-    entropy: entropy(posterior),
-    posterior,
-    likely: [...possible].sort((a, b) => posterior[b]! - posterior[a]!).slice(0, COMPARED),
-  }
+  const now = nowOf(weighing, tables)
   return ahead
     .map((outlook) => valueOf(outlook, now, tables))
     .sort((a, b) => b.gain - a.gain)
     .slice(0, ADVISED)
     .map((value) => advised(value, now, tables))
+}
+
+/** What a check that speaks for other posts too is worth here, by what the checks are ordered; 0 where it is made. */
+export function digWorth(ahead: readonly Outlook[], weighing: Weighing, tables: CauseTables): number {
+  const now = nowOf(weighing, tables)
+  return ahead
+    .filter(({ row }) => row.carries !== undefined)
+    .reduce((most, outlook) => Math.max(most, valueOf(outlook, now, tables).gain * outlook.row.minutes), 0)
 }
 
 /** How things stand before a check. */
@@ -114,6 +116,17 @@ interface Now {
   posterior: readonly number[]
   /** Causes worth comparing, the likeliest first. */
   likely: readonly number[]
+}
+
+function nowOf(weighing: Weighing, tables: CauseTables): Now {
+  const posterior = withSound(weighing)
+  const possible = [...weighing.possible, tables.causes.length]
+  return {
+    cost: leastWaste(posterior, tables),
+    entropy: entropy(posterior),
+    posterior,
+    likely: possible.sort((a, b) => posterior[b]! - posterior[a]!).slice(0, COMPARED),
+  }
 }
 
 interface Value extends Pick<NextCheck, 'saves' | 'gain'> {

@@ -8,7 +8,7 @@ export function diagnosisPage(tables: CauseTables, conditions: readonly Conditio
   return [
     '# How causes are judged',
     'Made from `data/diagnosis.ts` and `data/conditions.ts` by `npm run pages`; change the numbers there. All of them are working values from judgement, not from a count: argue with them.',
-    'A cause starts with how common it is, changes with what the post is, and grows or shrinks with each reading by how often that reading is seen under it and under the others. Readings of one group say partly the same thing and count 0.6 of their weight when there are several. A figure under 1 in 100 counts as 1 in 100: nothing that can be is ruled out by one look.',
+    'A cause starts with how common it is, changes with what the post is, and grows or shrinks with each reading by how often that reading is seen under it and under the others. Readings of one group say partly the same thing and count 0.6 of their weight when there are several. A figure under 1 in 100 counts as 1 in 100: nothing that can be is ruled out by one look. What digging shows at one post speaks for the others of its line of the same age and make, at the weight that stands beside it.',
     '## Causes',
     table(
       ['cause', 'what failed', 'part', 'of 100 call-outs', 'because', 'answered by'],
@@ -67,7 +67,7 @@ function evidenceOf(row: EvidenceRow, tables: CauseTables): string[] {
   })
   return [
     `### ${row.check}`,
-    [`${row.minutes} min; group: ${row.group}.`, howRead(row)].filter(Boolean).join(' '),
+    [`${row.minutes} min; group: ${row.group}.`, howRead(row), carriesWords(row)].filter(Boolean).join(' '),
     table(
       ['in 100 of', ...values.map((value) => row.words[value] ?? value), 'because'],
       [
@@ -101,3 +101,6 @@ function table(headings: readonly string[], rows: readonly (readonly string[])[]
   const line = (cells: readonly string[]) => `| ${cells.join(' | ')} |`
   return [line(headings), line(headings.map(() => '---')), ...rows.map(line)].join('\n')
 }
+
+const carriesWords = ({ carries }: EvidenceRow): string =>
+  carries === undefined ? '' : `For other posts of the same age and make it counts ${carries}.`

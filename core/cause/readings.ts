@@ -15,10 +15,43 @@ export interface Voice {
   column: readonly number[]
   /** The same where nothing has failed. */
   sound: number
+  /** Another post of the same make at which it was seen. */
+  from?: string
 }
 
-/** The voices of all readings; blank answers have none. */
-export function voicesOf(observations: Observations, tables: CauseTables, isOnPlate = false): Voice[] {
+/** What was seen at another post of the same make. */
+export interface Heard {
+  observation: ObservationKey
+  value: unknown
+  from: string
+}
+
+/**
+ * The voices of all readings; blank answers have none.
+ *
+ * @param heard from other posts: each speaks with the weight that its row carries
+ */
+export function voicesOf(
+  observations: Observations,
+  tables: CauseTables,
+  isOnPlate = false,
+  heard: readonly Heard[] = [],
+): Voice[] {
+  return [...ownVoices(observations, tables, isOnPlate), ...heard.flatMap((each) => heardVoices(each, tables))]
+}
+
+function heardVoices({ observation, value, from }: Heard, tables: CauseTables): Voice[] {
+  const { carries = 0 } = tables.evidence.find((row) => row.observation === observation) ?? {}
+  return ownVoices({ [observation]: value }, tables, false).map((voice) => ({
+    ...voice,
+    from,
+    says: `from ${from}: ${voice.says}`,
+    column: voice.column.map((each) => carries * each),
+    sound: carries * voice.sound,
+  }))
+}
+
+function ownVoices(observations: Observations, tables: CauseTables, isOnPlate: boolean): Voice[] {
   return tables.evidence.flatMap((row) => {
     const reading = observations[row.observation]
     if (reading === undefined) return []

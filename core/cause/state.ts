@@ -1,6 +1,6 @@
-import { voicesOf } from './readings'
+import { voicesOf, type Heard } from './readings'
 import type { Observations } from './observations'
-import { ON_PLATE, type Cause, type CauseTables, type PostFacts } from './tables'
+import { isOnPlate, type Cause, type CauseTables, type PostFacts } from './tables'
 import { weigh } from './weigh'
 
 /** What is known of a post. */
@@ -43,9 +43,15 @@ export function stateOf(
  *
  * @example stateOfReadings(softwood, { pushPivot: 'nothing-moves' }, false, tables.causes) // 'nothing-wrong'
  */
-export function stateOfReadings(facts: PostFacts, seen: Observations, said: boolean, tables: CauseTables): PostState {
-  const voices = voicesOf(seen, tables, facts.duty === ON_PLATE)
+export function stateOfReadings(
+  facts: PostFacts,
+  seen: Observations,
+  said: boolean,
+  tables: CauseTables,
+  heard: readonly Heard[] = [],
+): PostState {
+  const voices = voicesOf(seen, tables, isOnPlate(facts), heard)
   const { sound, posterior } = weigh(facts, voices, tables)
   const likely = tables.causes.flatMap(({ key }, i) => ((1 - sound) * posterior[i]! >= MUST_ANSWER ? [key] : []))
-  return stateOf({ sound, anySeen: voices.length > 0, likely }, said, tables)
+  return stateOf({ sound, anySeen: voices.some(({ from }) => from === undefined), likely }, said, tables)
 }

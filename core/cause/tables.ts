@@ -42,6 +42,8 @@ export interface CauseRow {
 
 /** Duty of a post that stands on a plate. */
 export const ON_PLATE = 'plate-mounted'
+export const isOnPlate = ({ duty }: Pick<PostFacts, 'duty'>): boolean =>
+  duty === ON_PLATE || (Array.isArray(duty) && duty.includes(ON_PLATE))
 
 /** What is known of a post before it is looked at. */
 export const POST_FACTS = ['material', 'duty', 'ageYears'] as const
@@ -58,7 +60,8 @@ export interface PriorRule {
 
 export interface PostFacts {
   material: string
-  duty: string
+  /** Several where duties come together: a gate on a plate. */
+  duty: string | readonly string[]
   ageYears: number
   /** The post that somebody was called for. */
   pointedAt?: boolean
@@ -90,6 +93,8 @@ export interface EvidenceRow {
   logistic?: { middle: number; width: number }
   /** It can only be looked at where this was seen; always when absent. */
   askedWhen?: Rule
+  /** Weight of the reading for other posts of the same age and make; it speaks for its own alone when absent. */
+  carries?: number
   /** Least share of a value that can be, where one is rarer than others are. */
   floor?: number
   /** Values that tell nothing. */
@@ -124,8 +129,17 @@ export interface SoundRow {
   because: string
 }
 
+/** Two causes of the same part that are both at work when this was seen. */
+export interface TogetherRow {
+  causes: readonly [Cause, Cause]
+  name: string
+  when: Rule
+}
+
 export interface CauseTables {
   sound: SoundRow
+  /** Causes of one part that are true together. */
+  together: readonly TogetherRow[]
   causes: readonly CauseRow[]
   priorRules: readonly PriorRule[]
   evidence: readonly EvidenceRow[]

@@ -178,6 +178,10 @@ export const postSchema = record({
   station: needed(0, 20_000, 'm'),
   groundLevel: quantity(-50, 50, 'm'),
   duty: choice(DUTIES),
+  /** Beside the first. */
+  duties: listOfAtMost(DUTIES.length, 'duties', neededChoice(DUTIES)),
+  /** A word that posts share which were built by the same hand at the same time. */
+  make: text(LONGEST.name),
   material: choice(MATERIALS),
   section: sectionSchema,
   length: quantity(0.3, 12, 'm'),

@@ -10,6 +10,7 @@ export const SHARED_FACTS = [
   'section',
   'length',
   'ageYears',
+  'make',
   'soil',
   'saturated',
   'footing',

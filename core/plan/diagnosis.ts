@@ -1,7 +1,8 @@
 import { conditionsOf } from '../cause/conditions'
-import { diagnose, type Diagnosis } from '../cause/diagnose'
+import { diagnose, type CauseProbability, type Diagnosis } from '../cause/diagnose'
 import { MUST_ANSWER, stateOf } from '../cause/state'
 import type { Cause } from '../cause/tables'
+import { observationsOf } from '../document/postState'
 import type { PostContext } from '../repair/context'
 import { markFlags } from '../document/marks'
 import type { PostPlan } from './types'
@@ -12,9 +13,9 @@ const SHELTERED = 0.7
 /** What failed and what made it fail; what stops the work; what helped the failure along. */
 export function planDiagnosis(context: PostContext): PostPlan['diagnosis'] {
   const { post, line, site, tables } = context
-  const { material, duty, ageYears, isPointedAt: pointedAt } = post
+  const { material, duties: duty, ageYears, isPointedAt: pointedAt } = post
   const facts = { material, duty, ageYears, pointedAt }
-  const judged = diagnose(facts, post.observations, tables.causes)
+  const judged = diagnose(facts, observationsOf(post), tables.causes, post.heard)
   const { observations, saturated } = post
   const conditionFacts = {
     observations,
@@ -46,9 +47,11 @@ function decided(
   if (overruled) return { ...said, inForce: [overruled.cause as Cause], decidedBy: 'technician' }
   const sound = judged.nothingWrong.probability
   const anySeen = judged.leading.length > 0
-  const likely = judged.causes
-    .filter(({ probability }) => (1 - sound) * probability >= MUST_ANSWER)
-    .map(({ cause }) => cause)
+  // One of two that are both at work hides the other: where one is likely, both are answered.
+  const both = judged.together?.causes ?? []
+  const isLikely = ({ probability }: CauseProbability) => (1 - sound) * probability >= MUST_ANSWER
+  const pair = judged.causes.some((each) => both.includes(each.cause) && isLikely(each)) ? both : []
+  const likely = judged.causes.filter((each) => isLikely(each) || pair.includes(each.cause)).map(({ cause }) => cause)
   const state = stateOf({ sound, anySeen, likely }, false, tables.causes)
   return { state, inForce: state === 'failed' ? likely : [], decidedBy: 'readings' }
 }
@@ -58,7 +61,7 @@ function redFlags({ post, noFigure, says }: PostContext): string[] {
   const flags: string[] = []
   const { pushPivot, lean, leanPattern } = post.observations
   const moves = (pushPivot !== undefined && pushPivot !== 'nothing-moves') || lean !== undefined
-  if (post.duty === 'load-bearing') {
+  if (post.duties.includes('load-bearing')) {
     flags.push(
       moves
         ? 'A load-bearing post moves: keep people off and from under it, prop it, call a licensed builder or engineer.'

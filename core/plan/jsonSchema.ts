@@ -72,6 +72,8 @@ const diagnosis = object({
   inForce: listOf(cause),
   decidedBy: { enum: ['readings', 'technician', 'digging'] },
   conditions: listOf(object({ condition: text, name: text, advice: text, from: { enum: ['readings', 'person'] } })),
+  dig: number('visits'),
+  'together?': object({ causes: listOf(cause), name: text }),
   nextChecks: listOf(
     object({
       observation: { enum: [...OBSERVATION_KEYS] },
@@ -187,6 +189,7 @@ export const planJsonSchema: JsonSchema = {
       gust50: number('m/s'),
     }),
     experience: object({ ground: number('share'), part: number('share'), byLine: { type: 'object' } }),
+    digs: listOf(object({ line: text, post: text, worth: number('visits'), speaksFor: texts })),
     assumed: listOf(object({ post: { type: ['string', 'null'] }, key: text, value: {}, why: text })),
     posts: listOf(post),
   }),

@@ -13,6 +13,7 @@ import type { Tables } from '../tables/tables'
 import { gustOfReturnPeriod } from '../wind/returnPeriod'
 import { planDepthRules } from './depthRules'
 import { planDiagnosis } from './diagnosis'
+import { lineDig } from './lineDig'
 import { planMethods } from './methods'
 import { withHistory, type LineExperience } from './experience'
 import { recommend } from './recommend'
@@ -56,6 +57,13 @@ export function planner(tables: Tables, methods: readonly RepairMethod[] = repai
       })
     })
     known = now
+    const digs = lines.flatMap(
+      (line) =>
+        lineDig(
+          line,
+          planned.filter(({ plan: each }) => each.line === line.id).map((each) => each.plan),
+        ) ?? [],
+    )
     const { targetReturnYears: returnYears, leanReturnYears, gust50 } = site
     return {
       format: PLAN_FORMAT,
@@ -69,6 +77,7 @@ export function planner(tables: Tables, methods: readonly RepairMethod[] = repai
       },
       experience: { ...tables.experience, byLine: learned },
       assumed: [...assumed, ...planned.flatMap((each) => each.assumed)],
+      digs,
       posts: planned.map((each) => each.plan),
     }
   }

@@ -19,6 +19,7 @@ import type {
   Years,
 } from '../units/types'
 import type { Experience } from '../wind/experience'
+import type { LineDig } from './lineDig'
 import type { LineExperience } from './experience'
 import type { Thresholds } from './thresholds'
 import type { Assumption } from '../resolve/resolve'
@@ -40,6 +41,8 @@ export interface Plan {
   /** Share of the computed wind that counts, and what the history of a line made of it. */
   experience: Experience & { byLine: Record<string, LineExperience> }
   assumed: Assumption[]
+  /** Of each line the one dig that tells most, where one tells for several posts. */
+  digs: LineDig[]
   posts: PostPlan[]
 }
 

@@ -92,7 +92,7 @@ export function postContext(
   const forceAtUnitGust = wind.force / targetGust ** 2
   const leanTargetGust = gustOfReturnPeriod(site.leanReturnYears, site.gust50)
   // What people stand beside or under is asked by the bare formulas.
-  const experience = post.duty === 'load-bearing' ? BARE : line.experience
+  const experience = post.duties.includes('load-bearing') ? BARE : line.experience
   const scale: GustScale = { forceAtUnitGust, gust50: site.gust50, experience }
   const cases = loadCases(post)
   const casesKey = JSON.stringify(cases)

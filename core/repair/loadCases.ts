@@ -37,9 +37,9 @@ export function leafMoment(mass: Kilograms, width: Metres): NewtonMetres {
 }
 
 /** Moment of the leaf that hangs on a post, N m; 0 where none does, or its width or mass is not known. */
-export function hungLeafMoment({ duty, gate }: Pick<ResolvedPost, 'duty' | 'gate'>): NewtonMetres {
+export function hungLeafMoment({ duties, gate }: Pick<ResolvedPost, 'duties' | 'gate'>): NewtonMetres {
   const { leafMass = 0, leafWidth = 0 } = gate ?? {}
-  return duty === 'gate-hinge' ? leafMoment(leafMass, leafWidth) : 0
+  return duties.includes('gate-hinge') ? leafMoment(leafMass, leafWidth) : 0
 }
 
 /** Pull and push of the hinges, N: W (w/2)/s. @example hingeForce(32, 1.1, 0.9) // 192 N */

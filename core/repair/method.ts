@@ -116,7 +116,8 @@ export function oldOutSteps({ material, line }: PostContext): string[] {
 export function commonRefusals({ post, noFigure }: PostContext): string[] {
   const reasons: string[] = []
   if (noFigure) reasons.push(noFigure.advice)
-  if (post.duty === 'load-bearing') reasons.push('This post carries a load: a licensed builder or engineer decides.')
+  if (post.duties.includes('load-bearing'))
+    reasons.push('This post carries a load: a licensed builder or engineer decides.')
   return reasons
 }
 

@@ -4,8 +4,10 @@ import type { Section } from '../timber/section'
 import type { Experience } from '../wind/experience'
 import type { Metres } from '../units/types'
 import { marksNear } from '../document/marks'
-import { pointedAt } from '../document/postState'
-import type { Job, Line, Mark, Post, Site } from '../document/job'
+import type { Heard } from '../cause/readings'
+import { heardAlong } from '../document/alike'
+import { carriedBy, dutiesOf, pointedAt } from '../document/postState'
+import type { Duty, Job, Line, Mark, Post, Site } from '../document/job'
 
 export interface Assumption {
   /** Null for the site and the line. */
@@ -31,10 +33,13 @@ export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sket
 /** What the figures rest on most, and whether anybody said it. */
 export type AssumedFact = 'soil' | 'section'
 type Given = 'duty' | 'material' | 'section' | 'length' | 'ageYears' | 'soil' | 'saturated'
-export interface ResolvedPost extends Omit<Post, Given>, Required<Pick<Post, Given>> {
+export interface ResolvedPost extends Omit<Post, Given | 'duties'>, Required<Pick<Post, Given>> {
   observations: NonNullable<Post['observations']>
   isAssumed: Record<AssumedFact, boolean>
   isPointedAt: boolean
+  duties: Duty[]
+  /** What digging showed at other posts of the same age and make. */
+  heard: Heard[]
   /** The stretch of fence that the post carries, m from the start of the line. */
   from: Metres
   to: Metres
@@ -117,6 +122,7 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
     cornerAtEnd: line.cornerAtEnd ?? false,
   }
   const isMeant = pointedAt(line)
+  const heard = heardAlong(line.posts, carriedBy(tables.causes))
   const string = stringHolds(line.posts, height)
   const posts = line.posts.map((post, i) => {
     const before = line.posts[i - 1]
@@ -127,6 +133,7 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
       to: after ? (after.station + post.station) / 2 : Math.max(post.station, length),
       top: stringOver(string, post.station) - (post.groundLevel ?? 0),
       isPointedAt: isMeant(post),
+      heard: heard(post),
       nearMarks: marksNear(line.marks, post.station),
     }
   })
@@ -158,12 +165,15 @@ function resolvePost(
     const weighed = Math.round(defaults.leafMass * wide * (fenceHeight - gap) * 10) / 10
     return { ...rest, leafWidth: wide, leafMass: take(leafMass, 'gate.leafMass', weighed, 'not weighed: by its size') }
   }
+  const duty = post.duty ?? (kind === 'single' ? 'roadside-box' : atEnd ? 'end' : 'line')
+  const duties = dutiesOf(post, duty)
   const section: Section = { shape: 'rectangle', along: defaults.postSize, across: defaults.postSize }
   return {
     ...post,
     ...(kind === 'single' ? { box: take(post.box, 'box', defaults.box, 'not measured') } : {}),
-    ...(post.duty === 'gate-hinge' ? { gate: gate() } : {}),
-    duty: post.duty ?? (kind === 'single' ? 'roadside-box' : atEnd ? 'end' : 'line'),
+    ...(duties.includes('gate-hinge') ? { gate: gate() } : {}),
+    duty,
+    duties,
     material: take(post.material, 'material', 'treated-softwood', 'the commonest'),
     section: take(post.section, 'section', section, 'not measured'),
     length: take(post.length, 'length', fenceHeight + defaults.embedment, 'its height and 0.6 m in the ground'),

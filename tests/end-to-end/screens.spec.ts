@@ -73,7 +73,7 @@ test('find goes to any post, place or unit by its name', async ({ page, request 
   await expect(page.getByRole('heading', { name: 'T4: what do you see?' })).toBeVisible()
   await page.keyboard.press('u')
   await page.keyboard.press('5')
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue(`9 13⁄16"`)
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue(`10"`)
 })
 
 test('a job is made from nothing, and its fields say what is wrong', async ({ page }) => {

@@ -95,6 +95,8 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       box: fc.record({ width: between(0.05, 3), height: between(0.05, 3) }),
       pointedAt: fc.boolean(),
       carriesString: fc.boolean(),
+      duties: fc.subarray([...DUTIES], { maxLength: 2 }),
+      make: fc.constantFrom('the brothers', 'nobody knows'),
       repair,
     },
     { requiredKeys: [] },

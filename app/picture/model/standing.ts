@@ -21,7 +21,8 @@ export function edgeOf(post: ResolvedPost): Edge {
 }
 
 /** The state of a post as it is drawn. */
-export const drawnState = (post: ResolvedPost): PostState => postState(post, post.isPointedAt, tables.causes)
+export const drawnState = (post: ResolvedPost): PostState =>
+  postState(post, post.isPointedAt, tables.causes, post.heard)
 
 /** The post as measured, with its footing. @param buried how its foot is edged */
 export function standingSolids(line: ResolvedLine, post: ResolvedPost, buried: Edge): Solid[] {

@@ -4,6 +4,20 @@ import { useJobView } from '~/job/openJob'
 /** The checks worth making next, with why; each leads to its question. */
 defineProps<{ title: string }>()
 const view = useJobView()
+/** Elsewhere on the line one hole may tell more than anything here. */
+const dig = computed(() => {
+  const found = view.plan.value!.digs.find(({ line }) => line === view.line.value!.id)
+  const id = view.post.value!.id
+  return found && (found.post === id || found.speaksFor.includes(id)) ? found : undefined
+})
+const digWords = computed(() => {
+  const count = dig.value?.speaksFor.length ?? 0
+  return `What it shows speaks for ${count} ${count === 1 ? 'other post' : 'other posts'} of the same make.`
+})
+function goAndDig(): void {
+  view.choose(dig.value!.post)
+  view.ask('footingFound')
+}
 const checks = computed(() => view.postPlan.value!.diagnosis.nextChecks)
 </script>
 
@@ -15,6 +29,12 @@ const checks = computed(() => view.postPlan.value!.diagnosis.nextChecks)
         <button type="button" class="check" @click="view.ask(check.observation)">
           <strong>{{ check.check }}</strong>
           <span class="soft">{{ check.why }}</span>
+        </button>
+      </li>
+      <li v-if="dig">
+        <button type="button" class="check" @click="goAndDig">
+          <strong>One dig tells most for the line: at {{ dig.post }}.</strong>
+          <span class="soft">{{ digWords }}</span>
         </button>
       </li>
     </ul>

@@ -62,6 +62,9 @@ function makeSafe(): void {
           >, {{ inHundred(failed * cause.probability) }}.
           {{ rowOf(cause.cause).what }}
         </p>
+        <p v-if="diagnosis.together && !isSound" class="string-words">
+          {{ diagnosis.together.name }}: both are at work, and both have to be answered.
+        </p>
         <p v-if="diagnosis.decidedBy !== 'readings'" class="string-words">
           {{ diagnosis.decidedBy === 'digging' ? 'Found on digging' : 'Overruled' }}: {{ inForce }}.
         </p>

@@ -23,6 +23,8 @@ function set(key: PostKey, value: unknown): Promise<InputError | undefined> {
   return session.edit([{ name: 'setPost', ...view.address.value, key, value }])
 }
 
+const besides = computed(() => post.value.duties.filter((duty) => duty !== post.value.duty))
+
 const SOILS = tables.soils.map((soil) => ({ value: soil.key, words: soil.name.toLowerCase() }))
 const fieldTest = computed(() => {
   const soil = tables.soils.find(({ key }) => key === post.value.soil)
@@ -52,6 +54,19 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
         :items="DUTY_ITEMS"
         :model-value="post.duty"
         @update:model-value="set('duty', $event)"
+      />
+      <v-select
+        label="And besides"
+        multiple
+        :items="DUTY_ITEMS.filter(({ value }) => value !== post.duty)"
+        :model-value="besides"
+        @update:model-value="set('duties', $event.length > 0 ? $event : null)"
+      />
+      <v-text-field
+        label="Made by, or a word for its make"
+        hint="Posts that share it were built together: what one shows speaks for the others."
+        :model-value="post.make ?? ''"
+        @change="set('make', ($event.target as HTMLInputElement).value.trim() || null)"
       />
       <SectionFields data-fact="section" :section="post.section" :save="(section) => set('section', section)" />
       <QuantityField
@@ -101,6 +116,14 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
           :step="0.05"
           :smallest="0.05"
           :save="(value) => setFooting({ diameter: value ?? undefined })"
+        />
+        <LengthStepper
+          label="Footing's top below ground"
+          :value="footing.top"
+          :start="0.05"
+          :step="0.05"
+          :smallest="0"
+          :save="(value) => setFooting({ top: value ?? undefined })"
         />
         <LengthStepper
           label="Footing's bottom below ground"

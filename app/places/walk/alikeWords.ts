@@ -5,6 +5,7 @@ const NAMES: Readonly<Record<string, string>> = {
   section: 'Section',
   length: 'Whole length',
   ageYears: 'Age',
+  make: 'Make',
   soil: 'Soil',
   saturated: 'Water in the ground',
   footing: 'Footing',

@@ -47,8 +47,7 @@ export const plateOnSlab: RepairMethod = {
   verdict(context) {
     const { post } = context
     const reasons = commonRefusals(context)
-    if (post.footing?.kind !== 'plate' && post.duty !== 'plate-mounted')
-      reasons.push('The post stands in the ground, not on a plate.')
+    if (!post.duties.includes('plate-mounted')) reasons.push('The post stands in the ground, not on a plate.')
     if (isBroken(context)) reasons.push('The post is broken.')
     if (softAtGround(context) > SOFT) reasons.push('The wood at its foot is gone soft.')
     return verdictOf(reasons)

@@ -40,7 +40,8 @@ export const refixPanels: RepairMethod = {
       stands: [],
     }
   },
-  verdict: ({ post }) => verdictOf(post.duty === 'roadside-box' ? ['There are no rails or panels at a box.'] : []),
+  verdict: ({ post }) =>
+    verdictOf(post.duties.includes('roadside-box') ? ['There are no rails or panels at a box.'] : []),
 }
 
 /** Half the wind on the post comes from each side; the fixings of that side share it. */

@@ -78,7 +78,7 @@ export const steelPin: RepairMethod = {
     const pin = row(tables.parts.lists.pin.rows, parts[0]!.key)
     const reasons = commonRefusals(context)
     if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post cannot be bored for a pin.`)
-    if (post.duty.startsWith('gate')) reasons.push('A gate would work the pin loose.')
+    if (post.duties.some((duty) => duty.startsWith('gate'))) reasons.push('A gate would work the pin loose.')
     if (post.footing && post.footing.kind !== 'concrete' && post.footing.kind !== 'unknown')
       reasons.push('There is no concrete footing to stand the pin in.')
     if (pushPivot && MOVED.includes(pushPivot)) reasons.push('The footing itself is loose.')
