@@ -7,7 +7,7 @@ import { linkMaker } from './links'
 import { loadCases } from './loadCases'
 import type { ResolvedPost } from '../resolve/resolve'
 
-const calm = loadCases({ id: 'A1', station: 0, from: 0, to: 2.4, duty: 'line' } as ResolvedPost)
+const calm = loadCases({ id: 'A1', station: 0, from: 0, to: 2.4, duty: 'line', duties: ['line'] } as ResolvedPost)
 const softwood = tables.materials['treated-softwood']
 
 describe('fixings of a spur', () => {
