@@ -4,7 +4,7 @@ import { remembered } from '../numeric/remember'
 import type { Minutes } from '../units/types'
 import { logLikelihoods, logSound, outcomesOf, voiceOf, type Voice } from './readings'
 import type { Cause, CauseTables, EvidenceRow } from './tables'
-import { normalised, tempered, type Weighing } from './weigh'
+import { exponentsOf, normalised, tempered, type Weighing } from './weigh'
 
 export interface NextCheck {
   observation: ObservationKey
@@ -41,27 +41,22 @@ export function outlooks(
   observations: Observations,
   tables: CauseTables,
 ): Outlook[] {
-  const possible = [...weighing.possible, tables.causes.length]
   const posterior = withSound(weighing)
   return tables.evidence
     .filter(({ observation }) => !seen.some(({ source, from }) => source === observation && from === undefined))
     .filter(({ askedWhen }) => !askedWhen || holds(askedWhen, { ...observations }))
     .map((row) => {
       const company = seen.filter((voice) => voice.group === row.group)
-      const now = tempered(company, tables)
+      const inCompany = companyOf(row, company, weighing, tables)
       const outcomes = outcomesOf(row).map((value) => {
         const voice = askedOf(voiceOf(row, value, tables), row, weighing)
-        const column = [...voice.column, voice.sound]
-        // Its own word takes the place of what was heard from others.
-        const then = tempered([...company.filter(({ source }) => source !== row.observation), voice], tables)
-        const moved = (i: number) => sumAt(then, i) - sumAt(now, i)
-        return {
-          chance: possible.reduce((sum, i) => sum + posterior[i]! * Math.exp(column[i]!), 0),
-          after: normalised(
-            [...weighing.logWeights, weighing.soundLog].map((weight, i) => weight + moved(i)),
-            possible,
-          ),
-        }
+        const shares = likelihoodsOf(voice)
+        const ifSound = Math.exp(voice.sound)
+        const chance = sumOfProducts(posterior, shares) + posterior[shares.length]! * ifSound
+        // Nothing of its group was seen: nothing is tempered by it.
+        if (company.length === 0)
+          return { chance, after: posterior.map((each, i) => (each * (shares[i] ?? ifSound)) / chance) }
+        return { chance, after: inCompany(voice) }
       })
       const all = outcomes.reduce((sum, { chance }) => sum + chance, 0)
       return { row, outcomes: outcomes.map(({ chance, after }) => ({ chance: chance / all, after })) }
@@ -72,17 +67,53 @@ export function outlooks(
  * What a sound post would say to a check that is asked for. That somebody complains of its own accord speaks against a
  * sound post; that one is asked what there is to complain of does not.
  */
-function askedOf(voice: Voice, row: EvidenceRow, { possible, posterior }: Weighing): Voice {
+function askedOf(voice: Voice, row: EvidenceRow, { posterior }: Weighing): Voice {
   const all = Object.values(row.sound).reduce((sum, share) => sum + share, 0)
   if (all > SAYS_SOMETHING) return voice
-  return { ...voice, sound: Math.log(possible.reduce((sum, i) => sum + posterior[i]! * Math.exp(voice.column[i]!), 0)) }
+  return { ...voice, sound: Math.log(sumOfProducts(posterior, likelihoodsOf(voice))) }
 }
 /** Shares of a sound post that come to less than this are of complaints. */
 const SAYS_SOMETHING = 0.9
 
-/** What voices add to one cause, or behind the last to a sound post. */
-const sumAt = (voices: readonly Voice[], i: number): number =>
-  voices.reduce((sum, { column, sound }) => sum + (column[i] ?? sound), 0)
+/** P(value) under every cause. */
+const likelihoodsOf = ({ column }: Voice): readonly number[] =>
+  remembered(likelihoods, column, () => column.map(Math.exp))
+/** Columns of the tables are the same lists each time. */
+const likelihoods = new WeakMap<readonly number[], number[]>()
+
+function sumOfProducts(a: readonly number[], b: readonly number[]): number {
+  let sum = 0
+  for (let i = 0; i < b.length; i++) sum += a[i]! * b[i]!
+  return sum
+}
+
+/** What is thought when a reading joins others of its group: all of them are tempered anew. */
+function companyOf(row: EvidenceRow, company: readonly Voice[], weighing: Weighing, tables: CauseTables) {
+  const now = sumsOf(tempered(company, tables), tables)
+  const without = [...weighing.logWeights, weighing.soundLog].map((weight, i) => weight - now[i]!)
+  const possible = [...weighing.possible, tables.causes.length]
+  // Its own word takes the place of what was heard from others.
+  const kept = company.filter(({ source }) => source !== row.observation)
+  const columns = kept.map(({ column }) => column)
+  return (voice: Voice): number[] => {
+    const exponents = exponentsOf([...columns, voice.column], tables)
+    const then = [...without]
+    for (const [v, each] of [...kept, voice].entries()) add(then, each, exponents[v]!)
+    return normalised(then, possible)
+  }
+}
+
+function add(sums: number[], { column, sound }: Voice, exponent: number): void {
+  for (let i = 0; i < column.length; i++) sums[i]! += exponent * column[i]!
+  sums[column.length]! += exponent * sound
+}
+
+/** What voices add to each cause, and last to a sound post. */
+function sumsOf(voices: readonly Voice[], { causes }: CauseTables): number[] {
+  const sums = new Array<number>(causes.length + 1).fill(0)
+  for (const voice of voices) add(sums, voice, 1)
+  return sums
+}
 
 /** Chances of every cause, and last that nothing has failed. */
 const withSound = ({ posterior, sound }: Weighing): number[] => [...posterior.map((each) => (1 - sound) * each), sound]
@@ -164,7 +195,7 @@ const withoutDust = (fall: number) => (fall > 1e-9 ? fall : 0)
 /** Visits wasted on average when the best choice is made now. */
 function leastWaste(posterior: readonly number[], tables: CauseTables): number {
   let least = Infinity
-  for (const row of wasteOf(tables)) {
+  for (const row of choicesOf(tables)) {
     let waste = 0
     for (let j = 0; j < posterior.length; j++) waste += posterior[j]! * row[j]!
     if (waste < least) least = waste
@@ -193,6 +224,11 @@ export function wasteOf(tables: CauseTables): number[][] {
     [...causes.map(() => leftFailed), 0],
   ])
 }
+
+/** Causes that the same repairs answer waste the same: what is to be chosen from is asked once each. */
+const choicesOf = (tables: CauseTables): readonly number[][] =>
+  remembered(choiceTables, tables, () => [...new Map(wasteOf(tables).map((row) => [row.join(), row])).values()])
+const choiceTables = new WeakMap<CauseTables, readonly number[][]>()
 
 function entropy(probabilities: readonly number[]): number {
   return probabilities.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0)

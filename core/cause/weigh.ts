@@ -94,6 +94,16 @@ export function exponentsOf(columns: readonly (readonly number[])[], { causes }:
 
 /** How far a reading parts the causes: variance of its logarithm over them, by their commonness. */
 function spreadOf(column: readonly number[], causes: CauseTables['causes']): number {
+  // Columns of the tables are the same lists each time: next checks ask for them hundreds of times.
+  const known = spreads.get(column)
+  if (known !== undefined) return known
+  const made = spreadIn(column, causes)
+  spreads.set(column, made)
+  return made
+}
+const spreads = new WeakMap<readonly number[], number>()
+
+function spreadIn(column: readonly number[], causes: CauseTables['causes']): number {
   let [weight, sum, squares] = [0, 0, 0]
   for (let i = 0; i < causes.length; i++) {
     const { prior } = causes[i]!
@@ -106,6 +116,7 @@ function spreadOf(column: readonly number[], causes: CauseTables['causes']): num
 
 /** Readings in company of their group weigh less. */
 export function tempered(seen: readonly Voice[], tables: CauseTables): Voice[] {
+  if (seen.length < 2) return [...seen]
   const groups = new Map<string | undefined, Voice[]>()
   for (const voice of seen) groups.set(voice.group, [...(groups.get(voice.group) ?? []), voice])
   const exponents = new Map<Voice, number>()

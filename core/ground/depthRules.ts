@@ -174,6 +174,10 @@ const SHALLOWEST: Metres = 0.3
 /** More than any fence catches: a root needs finite ends, N. */
 const MUCH: Newtons = 1e9
 
+/** What each rule asks that counts towards the recommended depth, m; null where no hole would do. */
+export const bindingDepths = (question: DepthQuestion): ReadonlyMap<string, Metres | null> =>
+  new Map(depthRules.filter(({ binding }) => binding).map(({ rule, depth }) => [rule, depth(question)]))
+
 export interface RecommendedDepth {
   depth: Metres
   /** The rule that asks for it. */
@@ -187,14 +191,13 @@ export interface RecommendedDepth {
  * rounded up to what a handle is marked in. Where no hole holds the target gust the depth of the others
  * comes back marked: nobody may call it recommended.
  *
+ * @param asked by rule, where it is known already: see {@link bindingDepths}
  * @example frost 0.45, minimum 0.6, gust asks 0.71: 0.75 m, 'target-gust'
  */
-export function recommendedDepth(question: DepthQuestion): RecommendedDepth {
+export function recommendedDepth(question: DepthQuestion, asked = bindingDepths(question)): RecommendedDepth {
   let best: RecommendedDepth = { depth: SHALLOWEST, rule: 'local-minimum' }
   let noHoleHolds = false
-  for (const { rule, depth, binding } of depthRules) {
-    if (!binding) continue
-    const wanted = depth(question)
+  for (const [rule, wanted] of asked) {
     if (wanted === null) noHoleHolds = true
     else if (wanted > best.depth + 1e-9) best = { depth: wanted, rule }
   }

@@ -17,7 +17,8 @@ export function planDepthRules(context: PostContext): DepthRulePlan[] {
   return depthRules.map(({ rule, name: nameOf, assumes: assumesOf, depth }): DepthRulePlan => {
     const [name, assumes] = [nameOf(digging), assumesOf(digging)]
     if (!soil) return { rule, name, assumes: context.noFigure!.advice, depth: null }
-    const bottom = depth(context.depthQuestion(soil, hole.diameter, above))
+    const known = context.bindingDepthsOf(soil, hole.diameter, above).get(rule)
+    const bottom = known === undefined ? depth(context.depthQuestion(soil, hole.diameter, above)) : known
     if (bottom === null) {
       const why =
         soil.lateral === null && rule === 'code-formula'

@@ -2,6 +2,7 @@ import { conditionsOf } from '../cause/conditions'
 import { diagnose, type CauseProbability, type Diagnosis } from '../cause/diagnose'
 import { MUST_ANSWER, stateOf } from '../cause/state'
 import type { Cause } from '../cause/tables'
+import { remembered } from '../numeric/remember'
 import { observationsOf } from '../document/postState'
 import type { PostContext } from '../repair/context'
 import { markFlags } from '../document/marks'
@@ -15,10 +16,12 @@ export function planDiagnosis(context: PostContext): PostPlan['diagnosis'] {
   const { post, line, site, tables } = context
   const { material, duties: duty, ageYears, isPointedAt: pointedAt } = post
   const facts = { material, duty, ageYears, pointedAt }
-  const judged = diagnose(facts, observationsOf(post), tables.causes, post.heard)
-  const { observations, saturated } = post
+  const observations = observationsOf(post)
+  const key = JSON.stringify([facts, observations, post.heard])
+  const judged = remembered(context.diagnoses, key, () => diagnose(facts, observations, tables.causes, post.heard))
+  const { saturated } = post
   const conditionFacts = {
-    observations,
+    observations: post.observations,
     saturated,
     bay: post.to - post.from,
     gap: line.gap,

@@ -1,4 +1,5 @@
-import { recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../ground/depthRules'
+import type { Diagnosis } from '../cause/diagnose'
+import { bindingDepths, recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../ground/depthRules'
 import { groundCapacity, groundThreshold, plumbMargin } from '../ground/postInGround'
 import type { Segment } from '../ground/profile'
 import { apparentCohesion, ignoredTop, type NoFigureSoil, type Soil } from '../ground/soil'
@@ -56,8 +57,12 @@ export interface PostContext {
   ground: (link: string, name: string, segments: readonly Segment[]) => LinkCapacity
   /** The question that every depth rule answers, for a footing of this width. */
   depthQuestion: (soil: Soil, width: Metres, above?: DepthQuestion['above']) => DepthQuestion
+  /** What each binding rule asks of such a footing, searched once for posts that are alike. */
+  bindingDepthsOf: (soil: Soil, width: Metres, above?: DepthQuestion['above']) => ReadonlyMap<string, Metres | null>
   /** Recommended embedment of a footing of this width, with what stands above its fill. */
   embedment: (soil: Soil, width: Metres, above?: DepthQuestion['above']) => RecommendedDepth
+  /** Posts of one line often show the same: judged once. */
+  diagnoses: Map<string, Diagnosis>
   /** Gust at which a link gives way; Infinity where the wind does not reach the post. */
   gustOf: (link: LinkCapacity) => MetresPerSecond
 }
@@ -68,10 +73,16 @@ const KNOCK: Newtons = 300
 /** Posts of one line often share soil, load and hole; the ground is solved once for each. */
 export interface GroundMemory {
   capacities: Map<string, LinkCapacity>
-  depths: Map<string, RecommendedDepth>
+  depths: Map<string, ReadonlyMap<string, Metres | null>>
+  diagnoses: Map<string, Diagnosis>
   experience: Map<string, ExperienceRange>
 }
-export const groundMemory = (): GroundMemory => ({ capacities: new Map(), depths: new Map(), experience: new Map() })
+export const groundMemory = (): GroundMemory => ({
+  capacities: new Map(),
+  depths: new Map(),
+  diagnoses: new Map(),
+  experience: new Map(),
+})
 
 export function postContext(
   site: ResolvedSite,
@@ -141,11 +152,18 @@ export function postContext(
     minimumDepth: site.minimumDepth,
     customs: tables.digging,
   })
-  const embedment: PostContext['embedment'] = (ofSoil, width, above) => {
-    const { loadsUnder: _loadsUnder, soil: _soil, customs: _customs, ...question } = depthQuestion(ofSoil, width, above)
+  const bindingDepthsOf: PostContext['bindingDepthsOf'] = (ofSoil, width, above) => {
+    const {
+      loadsUnder: _loadsUnder,
+      soil: _soil,
+      customs: _customs,
+      postLength: _length,
+      ...question
+    } = depthQuestion(ofSoil, width, above)
     const key = `${ofSoil.key} ${JSON.stringify(question)} ${casesKey}`
-    return remembered(memory.depths, key, () => recommendedDepth(depthQuestion(ofSoil, width, above)))
+    return remembered(memory.depths, key, () => bindingDepths(depthQuestion(ofSoil, width, above)))
   }
+  const embedment: PostContext['embedment'] = (...of) => recommendedDepth(depthQuestion(...of), bindingDepthsOf(...of))
   return {
     site,
     line,
@@ -166,7 +184,9 @@ export function postContext(
     links,
     ground,
     depthQuestion,
+    bindingDepthsOf,
     embedment,
+    diagnoses: memory.diagnoses,
     gustOf: (link) => givesWay(linkOnGustScale(link, scale)),
   }
 }

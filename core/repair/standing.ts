@@ -41,6 +41,13 @@ export function standingPostLink(context: PostContext): LinkCapacity {
  * @returns undefined when its size is not known or the soil gives no figure
  */
 export function standingFootingLink(context: PostContext): LinkCapacity | undefined {
+  // Many methods ask for it, with each of their parts.
+  if (!standingFootings.has(context)) standingFootings.set(context, footingLinkOf(context))
+  return standingFootings.get(context)
+}
+const standingFootings = new WeakMap<PostContext, LinkCapacity | undefined>()
+
+function footingLinkOf(context: PostContext): LinkCapacity | undefined {
   const segments = standingSegments(context)
   if (!segments || !context.soil) return undefined
   return context.ground('footing', 'the standing footing', segments)

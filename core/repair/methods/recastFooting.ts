@@ -34,7 +34,8 @@ export const recastFooting: RepairMethod = {
   takesOut: ['footing'],
   needs: [],
   answers: answersByTable(key),
-  variants: () => WIDER.map((more) => ({ wider: String(more) })),
+  variants: (context) =>
+    (against(context).length > 0 ? WIDER.slice(0, 1) : WIDER).map((more) => ({ wider: String(more) })),
   design(context, choice) {
     const { post, line, along } = context
     const foot = buriedDepth(context)
@@ -66,25 +67,28 @@ export const recastFooting: RepairMethod = {
       ],
     }
   },
-  verdict(context) {
-    const { post, site } = context
-    const reasons = commonRefusals(context)
-    const foot = buriedDepth(context)
-    const metres = context.says.length
-    if (isBroken(context)) reasons.push('The post is broken.')
-    if (softAtGround(context) > SOFT_BELOW) reasons.push('The wood at or below ground is gone soft.')
-    if (post.footing?.kind === 'plate') reasons.push('The post stands on a plate, not in the ground.')
-    else if (foot < LEAST_EMBEDMENT)
-      reasons.push(`Only ${metres(foot)} of the post is in the ground: ${metres(LEAST_EMBEDMENT)} is the least.`)
-    // Its foot stays where it is: what asks for more depth asks for another post.
-    else if (chosenHole(post, key).depth === undefined) {
-      const frost = site.frostDepth + BELOW_FROST
-      if (foot < frost - 1e-9) reasons.push(`The post ends at ${metres(foot)}, frost asks for ${metres(frost)}.`)
-      else if (foot < site.minimumDepth - 1e-9)
-        reasons.push(`The post ends at ${metres(foot)}, the local rules ask for ${metres(site.minimumDepth)}.`)
-    }
-    return verdictOf(reasons)
-  },
+  verdict: (context) => verdictOf(against(context)),
+}
+
+/** What no width would change. */
+function against(context: PostContext): string[] {
+  const { post, site } = context
+  const reasons = commonRefusals(context)
+  const foot = buriedDepth(context)
+  const metres = context.says.length
+  if (isBroken(context)) reasons.push('The post is broken.')
+  if (softAtGround(context) > SOFT_BELOW) reasons.push('The wood at or below ground is gone soft.')
+  if (post.footing?.kind === 'plate') reasons.push('The post stands on a plate, not in the ground.')
+  else if (foot < LEAST_EMBEDMENT)
+    reasons.push(`Only ${metres(foot)} of the post is in the ground: ${metres(LEAST_EMBEDMENT)} is the least.`)
+  // Its foot stays where it is: what asks for more depth asks for another post.
+  else if (chosenHole(post, key).depth === undefined) {
+    const frost = site.frostDepth + BELOW_FROST
+    if (foot < frost - 1e-9) reasons.push(`The post ends at ${metres(foot)}, frost asks for ${metres(frost)}.`)
+    else if (foot < site.minimumDepth - 1e-9)
+      reasons.push(`The post ends at ${metres(foot)}, the local rules ask for ${metres(site.minimumDepth)}.`)
+  }
+  return reasons
 }
 
 function widthOf(context: PostContext, { wider }: Choice): Metres {

@@ -39,6 +39,7 @@ export const steelPin: RepairMethod = {
   /** The usual pin first, then every other that the post has room for. */
   variants(context) {
     const chosen = chosenPart(context, 'pin', '')
+    if (!chosen && against(context).length > 0) return [{ pin: USUAL_PIN }]
     const others = context.tables.parts.lists.pin.rows
       .filter((each) => each.key !== USUAL_PIN && fitsBore(each, context))
       .map((each) => each.key)
@@ -73,17 +74,9 @@ export const steelPin: RepairMethod = {
     }
   },
   verdict(context, { links, parts }) {
-    const { post, material, site, tables } = context
-    const { pushPivot, footingFound } = post.observations
+    const { site, tables } = context
     const pin = row(tables.parts.lists.pin.rows, parts[0]!.key)
-    const reasons = commonRefusals(context)
-    if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post cannot be bored for a pin.`)
-    if (post.duties.some((duty) => duty.startsWith('gate'))) reasons.push('A gate would work the pin loose.')
-    if (post.footing && post.footing.kind !== 'concrete' && post.footing.kind !== 'unknown')
-      reasons.push('There is no concrete footing to stand the pin in.')
-    if (pushPivot && MOVED.includes(pushPivot)) reasons.push('The footing itself is loose.')
-    if (footingFound && POOR_FOOTING.includes(footingFound))
-      reasons.push('The old footing is not worth standing a pin in.')
+    const reasons = against(context)
     if (!fitsBore(pin, context)) {
       reasons.push(`A ${context.says.small(pin.diameter)} bore leaves too little wood in this post.`)
     }
@@ -95,6 +88,21 @@ export const steelPin: RepairMethod = {
     const known = links.some(({ link }) => link === 'footing')
     return known ? verdictOf(reasons) : lookFirst(reasons, 'Look at the footing first: what it holds is not known.')
   },
+}
+
+/** What no pin would change. */
+function against(context: PostContext): string[] {
+  const { post, material } = context
+  const { pushPivot, footingFound } = post.observations
+  const reasons = commonRefusals(context)
+  if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post cannot be bored for a pin.`)
+  if (post.duties.some((duty) => duty.startsWith('gate'))) reasons.push('A gate would work the pin loose.')
+  if (post.footing && post.footing.kind !== 'concrete' && post.footing.kind !== 'unknown')
+    reasons.push('There is no concrete footing to stand the pin in.')
+  if (pushPivot && MOVED.includes(pushPivot)) reasons.push('The footing itself is loose.')
+  if (footingFound && POOR_FOOTING.includes(footingFound))
+    reasons.push('The old footing is not worth standing a pin in.')
+  return reasons
 }
 
 function fitsBore({ diameter }: PinPart, { along, across }: PostContext): boolean {
