@@ -1,21 +1,11 @@
 import { isAlike } from '../document/alike'
 import type { ResolvedLine } from '../resolve/resolve'
-import type { PostPlan } from './types'
+import type { LineDig, PostPlan } from './types'
 
 /** Weight of what a dig shows for another post of the same make. */
 const FOR_OTHERS = 0.5
 /** Fewer visits than this are not spoken of. */
 const WORTH_DIGGING = 0.002
-
-/** The one dig that tells most for a whole line. */
-export interface LineDig {
-  line: string
-  post: string
-  /** What it is worth over all the posts that it speaks for, in visits. */
-  worth: number
-  /** Posts beside its own. */
-  speaksFor: string[]
-}
 
 /**
  * Where one hole dug beside a post tells most for its line: what it shows there speaks for every post of the same age

@@ -19,7 +19,6 @@ import type {
   Years,
 } from '../units/types'
 import type { Experience } from '../wind/experience'
-import type { LineDig } from './lineDig'
 import type { LineExperience } from './experience'
 import type { Thresholds } from './thresholds'
 import type { Assumption } from '../resolve/resolve'
@@ -44,6 +43,16 @@ export interface Plan {
   /** Of each line the one dig that tells most, where one tells for several posts. */
   digs: LineDig[]
   posts: PostPlan[]
+}
+
+/** The one dig that tells most for a whole line. */
+export interface LineDig {
+  line: string
+  post: string
+  /** What it is worth over all the posts that it speaks for, in visits. */
+  worth: number
+  /** Posts beside its own. */
+  speaksFor: string[]
 }
 
 export interface PostPlan {

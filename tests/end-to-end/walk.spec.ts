@@ -112,7 +112,7 @@ test('what one post has is given to many at once, what was measured stays, and o
   await page.getByRole('link', { name: 'Walk' }).click()
   await page.getByRole('tab', { name: 'Alike' }).click()
   await page.getByRole('checkbox', { name: /^Soil: / }).check()
-  await page.getByRole('checkbox', { name: /^Push it\. Where does it turn: panel only/ }).check()
+  await page.getByRole('checkbox', { name: /^Where it turns: panel only/ }).check()
   await page.getByLabel('From one to another').fill('T1-T9')
   await page.getByLabel('From one to another').press('Enter')
   await expect(page.getByText('posts is "T9"; it must be names of posts such as T1 or T1-T5')).toBeVisible()

@@ -1,5 +1,3 @@
-import { LOOK_PARTS } from '../look/questions'
-
 const NAMES: Readonly<Record<string, string>> = {
   material: 'Material',
   section: 'Section',
@@ -13,16 +11,23 @@ const NAMES: Readonly<Record<string, string>> = {
   hole: 'Its hole',
   mix: 'Mix and filling',
   'observations.lean': 'Lean',
+  'observations.pushPivot': 'Where it turns',
+  'observations.comesUpright': 'Comes back by hand',
+  'observations.leanPattern': 'Which posts lean',
+  'observations.tap': 'Sound when tapped',
+  'observations.breakFace': 'The break',
+  'observations.wrap': 'Wrap of the foot',
+  'observations.groundAround': 'Round the foot',
+  'observations.footingFound': 'Footing as dug',
+  'observations.onset': 'When it began',
+  'observations.gate': 'Gate on it',
+  'observations.sideLoad': 'What pushes on it',
+  'observations.fixings': 'Rails and fixings',
   'observations.probeAtGround': 'Soft wood at the ground',
   'observations.probeAbove': 'Soft wood above',
   'observations.probeBelow': 'Soft wood below',
   'observations.moisturePercent': 'Moisture',
 }
 
-/** What a thing that posts share is called. @example thingName('observations.pushPivot') // 'Push it. Where does it turn?' */
-export function thingName(key: string): string {
-  const question = LOOK_PARTS.flatMap(({ questions }) => questions).find(
-    (each) => `observations.${each.key}` === key,
-  )?.question
-  return NAMES[key] ?? question?.replace(/[.?]+$/, '') ?? key.replace('observations.', '')
-}
+/** What a thing that posts share is called. @example thingName('observations.pushPivot') // 'Where it turns' */
+export const thingName = (key: string): string => NAMES[key] ?? key.replace('observations.', '')
