@@ -19,6 +19,9 @@
     <pattern id="stones" width="22" height="14" patternUnits="userSpaceOnUse">
       <path d="M3 8 q3 -7 8 -3 q3 4 -2 7 z M13 12 q2 -6 7 -3 l-1 5 z" class="pebble" />
     </pattern>
+    <pattern id="mesh" width="14" height="14" patternUnits="userSpaceOnUse">
+      <path d="M0 7 l7 -7 l7 7 l-7 7 z" class="wire" />
+    </pattern>
     <pattern id="crumble" width="8" height="8" patternUnits="userSpaceOnUse">
       <path d="M0 0 l8 8 M8 0 l-8 8" class="crumble" />
     </pattern>
@@ -38,6 +41,12 @@
 .ink {
   stroke: rgb(var(--v-theme-on-background));
   opacity: 0.55;
+}
+.wire {
+  fill: none;
+  stroke: rgb(var(--v-theme-on-background));
+  stroke-width: 0.9;
+  opacity: 0.6;
 }
 .pebble {
   fill: rgb(var(--v-theme-stone));

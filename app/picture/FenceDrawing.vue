@@ -15,7 +15,11 @@ const scale = computed(() => props.viewport.pixelsPerMetre)
 <template>
   <g>
     <g v-for="bay in fence.bays" :key="bay.key">
-      <polygon v-if="bay.area.length" :points="svgPoints(bay.area, viewport)" class="cladding" />
+      <polygon
+        v-if="bay.area.length"
+        :points="svgPoints(bay.area, viewport)"
+        :class="bay.isMesh ? 'mesh' : 'cladding'"
+      />
       <line
         v-for="([low, high], i) in bay.joints"
         :key="i"
@@ -58,6 +62,11 @@ const scale = computed(() => props.viewport.pixelsPerMetre)
 <style scoped>
 .cladding {
   fill: rgb(var(--v-theme-cladding));
+}
+.mesh {
+  fill: url(#mesh);
+  stroke: rgb(var(--v-theme-joint));
+  stroke-width: 1.4;
 }
 .joint {
   stroke: rgb(var(--v-theme-joint));

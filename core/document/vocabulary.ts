@@ -19,4 +19,4 @@ export const FOOTING_KINDS = ['none', 'soil', 'stone', 'concrete', 'plate', 'sle
 export const MARK_KINDS = ['service', 'root', 'downpipe', 'wall', 'tree'] as const
 export const SERVICES = ['electricity', 'gas', 'water', 'drain', 'telecom', 'unknown'] as const
 
-export const HOLE_SHAPES = ['round'] as const
+export const HOLE_SHAPES = ['round', 'square'] as const

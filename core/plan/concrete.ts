@@ -28,7 +28,9 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   // A mix that was chosen after the filling may have to be mixed all the same.
   const filling = takesFilling(mix, wanted) ? wanted : row(tables.fillings, tables.defaults.filling)
   const { diameter, depth, stoneBed, fillTop } = hole
-  const shape: HoleShape = { shape: 'round', diameter, depth, stoneBed, fillTop }
+  const zones = { depth, stoneBed, fillTop }
+  const shape: HoleShape =
+    hole.shape === 'square' ? { shape: 'square', side: diameter, ...zones } : { shape: 'round', diameter, ...zones }
   const over = overdig('post-hole-digger', soil.overdig)
   const section = fill.castIn?.section
   const ofHole = holeVolumes({
@@ -43,7 +45,7 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   const volumes = fill.room === undefined ? ofHole : { ...ofHole, concrete: fill.room, hole: 0, spoil: 0 }
   const order = bagOrder(volumes.concrete, mix, filling, shape, section)
   const { along, across } = section ? sectionSize(section) : { along: 0, across: 0 }
-  const cover = coverOf(diameter, along, across)
+  const cover = coverOf(diameter, along, across, hole.shape)
   const old = earthwork!.oldConcrete ?? 0
   return {
     ...volumes,

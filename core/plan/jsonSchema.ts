@@ -1,4 +1,5 @@
 import { SOUND } from '../cause/nextChecks'
+import { HOLE_SHAPES } from '../document/vocabulary'
 import { POST_STATES } from '../cause/state'
 import { CAUSES } from '../cause/tables'
 import { OBSERVATION_KEYS } from '../cause/observations'
@@ -88,7 +89,7 @@ const diagnosis = object({
 })
 
 const hole = object({
-  shape: { const: 'round' },
+  shape: { enum: [...HOLE_SHAPES] },
   diameter: number('m'),
   depth: number('m'),
   stoneBed: number('m'),

@@ -139,6 +139,19 @@ it('a new post is as long as its hole is deep and the string is high over it', (
   expect(dip.newPost!.length).toBeCloseTo(dip.hole!.footingBottom + 1.8 + 0.3, 9)
 })
 
+it('a square hole is as wide as its faces ask, holds more concrete than a round one of that width, and bears alike', () => {
+  const of = (hole: object) =>
+    middle({
+      repair: { parts: { post: 'as-it-was' }, holes: { 'new-post-concrete': { depth: 0.6, ...hole } } },
+    }).methods.find(({ method }) => method === 'new-post-concrete')!
+  const square = of({ shape: 'square' })
+  expect([square.hole!.shape, square.hole!.diameter]).toEqual(['square', 0.2])
+  expect(square.concrete!.cover).toBeCloseTo(0.05, 9)
+  const [wide, round] = [of({ shape: 'square', diameter: 0.25 }), of({ diameter: 0.25 })]
+  expect(wide.concrete!.hole / round.concrete!.hole).toBeCloseTo(4 / Math.PI, 6)
+  expect(wide.holdingGust).toBeCloseTo(round.holdingGust!, 9)
+})
+
 it('a fill above the ground and a post that is hardly in it still have a plan', () => {
   const { methods } = middle({ length: 0.3, repair: { holes: { 'recast-footing': { fillTop: -0.1 } } } })
   const recast = methods.find(({ method }) => method === 'recast-footing')!

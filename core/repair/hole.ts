@@ -1,15 +1,16 @@
 import type { RecommendedDepth } from '../ground/depthRules'
 import type { Segment } from '../ground/profile'
-import { LEAST_COVER } from '../concrete/cover'
+import { widthFor } from '../concrete/cover'
+import type { HOLE_SHAPES } from '../document/vocabulary'
 import type { Hole } from '../document/job'
 import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
 import type { PostContext } from './context'
 import { box, heightOf, type Solid } from './solids'
 
-/** A round hole as designed, all sizes in metres. */
+/** A hole as designed, all sizes in metres; of a square one `diameter` is its side. */
 export interface DesignedHole {
-  shape: 'round'
+  shape: (typeof HOLE_SHAPES)[number]
   diameter: Metres
   /** From finished ground to the bottom of the stone bed. */
   depth: Metres
@@ -54,14 +55,16 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
   const { along, across } = wish.stands ?? context
   const stoneBed = chosen.stoneBed ?? tables.defaults.stoneBed
   const fillTop = chosen.fillTop ?? tables.defaults.fillTop
-  const diameter = chosen.diameter ?? wish.width ?? toolWidth(context, Math.hypot(along, across) + 2 * LEAST_COVER)
+  const shape = chosen.shape ?? 'round'
+  const least = widthFor(along, across, shape)
+  const diameter = chosen.diameter ?? wish.width ?? toolWidth(context, least)
   const above = fillTop > 0 ? { bottom: fillTop, width: along } : undefined
   const asked: RecommendedDepth =
     wish.depth ?? (soil ? context.embedment(soil, diameter, above) : { depth: LEAST_DEPTH, rule: 'local-minimum' })
-  const least = Math.max(Math.max(0, fillTop) + LEAST_FILL, Math.min(wish.deepest ?? Infinity, asked.depth))
-  const depth = chosen.depth ?? tidy(least + stoneBed)
+  const shallowest = Math.max(Math.max(0, fillTop) + LEAST_FILL, Math.min(wish.deepest ?? Infinity, asked.depth))
+  const depth = chosen.depth ?? tidy(shallowest + stoneBed)
   return {
-    shape: 'round',
+    shape,
     diameter,
     depth,
     stoneBed,
@@ -83,13 +86,9 @@ export function holeSegments(hole: DesignedHole, along: Metres): Segment[] {
   return top > 0 ? [{ top: 0, bottom: top, width: along }, concrete] : [concrete]
 }
 
-/**
- * The hole as it is drawn, with its measures.
- *
- * @param centre of the hole from the middle of the post, along the line, m
- */
-export function holeSolids({ diameter, depth, footingBottom, fillTop, stoneBed }: DesignedHole, centre = 0): Solid[] {
-  const [left, right] = [centre - diameter / 2, centre + diameter / 2]
+/** The hole as it is drawn, with its measures. */
+export function holeSolids({ diameter, depth, footingBottom, fillTop, stoneBed }: DesignedHole): Solid[] {
+  const [left, right] = [-diameter / 2, diameter / 2]
   const top = Math.max(0, fillTop)
   const topping: Solid = { key: 'topping', matter: 'topping', outline: box(left, right, -top, 0), edge: 'none' }
   const stone: Solid = {

@@ -15,7 +15,8 @@ export type Matter =
   | 'stone'
   | 'topping'
   | 'loose'
-  | 'not-known'
+  /** Gone, or never measured: its outline alone. */
+  | 'outline'
 
 /** Edge by state: shape as well as colour tells. */
 export type Edge = 'solid' | 'dashed' | 'broken' | 'thin' | 'none'

@@ -2,7 +2,7 @@ import { softAtGroundOf } from '../cause/observations'
 import type { RoundVoid } from '../concrete/volume'
 import { DEPTH_RANGE, type Segment } from '../ground/profile'
 import { leanSlopes } from '../setout/lean'
-import { sectionProperties } from '../timber/section'
+import { sectionProperties, sectionSize } from '../timber/section'
 import type { CubicMetres, Metres } from '../units/types'
 import type { PostContext } from './context'
 import type { LinkCapacity } from './links'
@@ -127,11 +127,35 @@ export function likelyFootingSolids({ footing }: Pick<PostContext['post'], 'foot
   if (footing && footing.kind !== 'unknown') return []
   return LIKELY_FOOTINGS.map(({ top, bottom, width }, i) => ({
     key: `footing-guess-${i}`,
-    matter: 'not-known',
+    matter: 'outline',
     outline: box(-width / 2, width / 2, -bottom, -top),
     edge: 'dashed',
     ...(i > 0 ? { note: 'footing not measured' } : {}),
   }))
+}
+
+/** What is taken out, as it was: its outline alone. */
+export const goneSolids = (solids: readonly Solid[]): Solid[] =>
+  solids.map((solid) => ({ ...solid, matter: 'outline', edge: 'dashed' }))
+
+/** Slab and plate under a post that stands on one, m: the commonest sizes. */
+const SLAB = { half: 0.4, thick: 0.12 }
+const PLATE = { beside: 0.04, thick: 0.01 }
+/** A driven or cast sleeve round the post's foot, m. */
+const SLEEVE = { up: 0.06, down: 0.45, wall: 0.004 }
+
+/** The slab with its plate, or the sleeve, where the post does not stand in the ground itself. */
+export function anchoredSolids({ footing, section }: Pick<PostContext['post'], 'footing' | 'section'>): Solid[] {
+  const half = sectionSize(section).along / 2
+  const wide = half + PLATE.beside
+  if (footing?.kind === 'plate')
+    return [
+      { key: 'slab', matter: 'old-concrete', outline: box(-SLAB.half, SLAB.half, -SLAB.thick, 0), edge: 'thin' },
+      { key: 'plate', matter: 'steel', outline: box(-wide, wide, 0, PLATE.thick), edge: 'solid' },
+    ]
+  if (footing?.kind !== 'sleeve') return []
+  const out = half + SLEEVE.wall
+  return [{ key: 'sleeve', matter: 'steel', outline: box(-out, out, -SLEEVE.down, SLEEVE.up), edge: 'solid' }]
 }
 
 /** The footing as it is drawn, where its size is known. */

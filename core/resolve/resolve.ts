@@ -118,8 +118,9 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
     gap: kind === 'single' ? (line.gap ?? 0) : take(line.gap, 'gap', defaults.gap, 'open gap under the cladding'),
     solidity: line.solidity ?? tables.solidity[kind],
     length,
-    cornerAtStart: line.cornerAtStart ?? false,
-    cornerAtEnd: line.cornerAtEnd ?? false,
+    // What was typed at the tape is not asked again.
+    cornerAtStart: line.cornerAtStart ?? line.posts[0]?.duty === 'corner',
+    cornerAtEnd: line.cornerAtEnd ?? line.posts[line.posts.length - 1]?.duty === 'corner',
   }
   const isMeant = pointedAt(line)
   const heard = heardAlong(line.posts, carriedBy(tables.causes))

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { resolveJob } from '~~/core/resolve/resolve'
 import { methodDetail } from '~~/core/plan/detail'
 import { plan } from '~~/core/plan/plan'
-import type { Post } from '~~/core/document/job'
+import type { Line, Post } from '~~/core/document/job'
 import { jobOf, runOfPosts, tables } from '~~/tests/support/builders'
 import { bayDimensions, heightOfBays } from './bayDimensions'
 import { describeSection } from './describe'
@@ -84,6 +84,34 @@ describe('the line', () => {
     const lean = (area: readonly Point[]) => area[2]![0] - area[1]![0]
     expect(lean(corner(false))).toBeLessThan(-0.05)
     expect(lean(corner(true))).toBeCloseTo(0, 9)
+  })
+})
+
+describe('what the bays are made of', () => {
+  const bayOf = (posts: Partial<Post>[], of: Partial<Line> = {}) => {
+    const line = resolveJob(jobOf({ ...runOfPosts(posts.length, 1.2, (i) => posts[i]!), ...of }), tables).lines[0]!
+    return lineModel(line, 'none', -1, 9, false).bays
+  }
+  it('a leaf hangs between its posts, braced from the foot of its hinge side', () => {
+    const [fence, gate] = bayOf([{}, { duty: 'gate-hinge' }, { duty: 'gate-latch' }])
+    expect(fence!.rails).toHaveLength(3)
+    const brace = gate!.rails[2]!
+    expect(brace[0]![0]).toBeLessThan(brace[2]![0])
+    expect(brace[0]![1]).toBeLessThan(brace[2]![1])
+    const [back] = bayOf([{ duty: 'gate-latch' }, { duty: 'gate-hinge' }])
+    expect(back!.rails[2]![0]![0]).toBeGreaterThan(back!.rails[2]![2]![0])
+  })
+  it('two leaves meet in the middle of a double gate; wire is wire', () => {
+    const [double] = bayOf([{ duty: 'gate-hinge' }, { duty: 'gate-hinge' }])
+    expect(double!.rails).toHaveLength(6)
+    const [wire] = bayOf([{}, {}], { kind: 'mesh' })
+    expect([wire!.isMesh, wire!.joints.length, wire!.area.length]).toEqual([true, 0, 4])
+  })
+  it('a post on a plate stands on its slab, not in the ground', () => {
+    const line = resolveJob(jobOf(runOfPosts(2, 1.2, () => ({ footing: { kind: 'plate' as const } }))), tables)
+      .lines[0]!
+    const { shapes } = sectionModel(line, line.posts[0]!)
+    expect(shapes.map(({ key }) => key)).toEqual(['slab', 'plate', 'post'])
   })
 })
 
@@ -278,6 +306,9 @@ describe('sections of every repair', () => {
     const spurAbove = tables.parts.lists.spur.rows.find(({ key }) => key === taken)!.length / 2
     expect(Math.max(...spur.outline.map(([, y]) => y))).toBeCloseTo(spurAbove, 9)
     expect(shapes.filter(({ key }) => key.endsWith('fixing'))).toHaveLength(2)
+    // It is seen from its own side: in front of the post, and what is gone is an outline.
+    expect(extentOf(spur.outline).left).toBeCloseTo(-extentOf(spur.outline).right, 9)
+    expect(shapes.find(({ key }) => key === 'old-stump')).toMatchObject({ matter: 'outline', edge: 'dashed' })
     expect(notes.map(({ text }) => text)).toContain('cut back to sound wood')
   })
 

@@ -13,6 +13,8 @@ export interface BayModel {
   /** Cladding as one area, m. */
   area: Point[]
   rails: Point[][]
+  /** Woven wire in place of boards. */
+  isMesh: boolean
   /** Joints between boards or strands, as single lines. */
   joints: [Point, Point][]
 }
@@ -48,7 +50,7 @@ const CLADDING: Record<LineKind, Cladding> = {
   'hit-and-miss': { board: 0.1, joint: 0.05, rails: 3, filled: true },
   picket: { board: 0.075, joint: 0.06, rails: 2, filled: true },
   'post-and-rail': { board: 0, joint: 0, rails: 3, filled: false },
-  mesh: { board: 0.1, joint: 0, rails: 0, filled: false },
+  mesh: { board: 0, joint: 0, rails: 0, filled: true },
   vinyl: { board: 0.2, joint: 0, rails: 2, filled: true },
   single: { board: 0, joint: 0, rails: 0, filled: false },
 }
@@ -140,5 +142,53 @@ function bayModel(
     const low = line.gap + RAIL_HEIGHT / 2 + (railSpan * i) / Math.max(1, cladding.rails - 1)
     return quad(low, low + RAIL_HEIGHT)
   })
-  return { key: `${left.id}-${right.id}`, area: cladding.filled ? quad(line.gap, line.height) : [], rails, joints }
+  const key = `${left.id}-${right.id}`
+  const leaves = leavesIn(left, right)
+  if (leaves.length > 0) return { key, ...leafParts(leaves, at, line) }
+  return { key, isMesh: line.kind === 'mesh', area: cladding.filled ? quad(line.gap, line.height) : [], rails, joints }
+}
+
+/** Sides of the bay from which a leaf hangs: one, or both of a double gate. */
+function leavesIn(left: ResolvedPost, right: ResolvedPost): ('left' | 'right')[] {
+  const hangs = ({ duties }: ResolvedPost) => duties.includes('gate-hinge')
+  const takes = (post: ResolvedPost) => hangs(post) || post.duties.includes('gate-latch')
+  if (hangs(left) && hangs(right)) return ['left', 'right']
+  if (hangs(left) && takes(right)) return ['left']
+  return hangs(right) && takes(left) ? ['right'] : []
+}
+
+/** A leaf's edge stands so far off post and other leaf, and its frame is so thick, as shares of the bay and m. */
+const PLAY = 0.02
+const FRAME: Metres = 0.09
+
+/** Leaves as frames with their boards, each braced from the foot of its hinge side up to the latch. */
+function leafParts(
+  hung: readonly ('left' | 'right')[],
+  at: (share: number, height: Metres) => Point,
+  { gap, height }: ResolvedLine,
+): Omit<BayModel, 'key'> {
+  const width = 1 / hung.length
+  const leaves = hung.map((side, i) => {
+    const [from, to] = [i * width + PLAY, (i + 1) * width - PLAY]
+    return { from, to, hinge: side === 'left' ? from : to, latch: side === 'left' ? to : from }
+  })
+  const quad = (from: number, to: number, low: Metres, high: Metres): Point[] => [
+    at(from, low),
+    at(to, low),
+    at(to, high),
+    at(from, high),
+  ]
+  return {
+    isMesh: false,
+    area: quad(PLAY, 1 - PLAY, gap, height),
+    rails: leaves.flatMap(({ from, to, hinge, latch }) => [
+      quad(from, to, gap, gap + FRAME),
+      quad(from, to, height - FRAME, height),
+      [at(hinge, gap), at(hinge, gap + FRAME), at(latch, height), at(latch, height - FRAME)],
+    ]),
+    joints: leaves.flatMap(({ from, to }): [Point, Point][] => [
+      [at(from, gap), at(from, height)],
+      [at(to, gap), at(to, height)],
+    ]),
+  }
 }

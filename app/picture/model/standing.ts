@@ -1,7 +1,7 @@
 import { softAtGroundOf } from '~~/core/cause/observations'
 import { postState, type PostState } from '~~/core/document/postState'
 import { heightOf, type Edge, type Measure, type Point, type Solid } from '~~/core/repair/solids'
-import { buriedDepth, footingSolids, likelyFootingSolids, postMatter } from '~~/core/repair/standing'
+import { buriedDepth, footingSolids, anchoredSolids, likelyFootingSolids, postMatter } from '~~/core/repair/standing'
 import type { ResolvedLine, ResolvedPost } from '~~/core/resolve/resolve'
 import { leanSlopes } from '~~/core/setout/lean'
 import { sectionSize } from '~~/core/timber/section'
@@ -32,7 +32,10 @@ export function standingSolids(line: ResolvedLine, post: ResolvedPost, buried: E
   return [
     ...footingSolids(post),
     ...likelyFootingSolids(post),
-    { key: 'buried', matter: postMatter(post), outline: foot, edge: buried },
+    ...anchoredSolids(post),
+    ...(post.footing?.kind === 'plate'
+      ? []
+      : [{ key: 'buried', matter: postMatter(post), outline: foot, edge: buried }]),
     { key: 'post', matter: postMatter(post), outline: leaning(along, 0, line.height, slope), edge: edgeOf(post) },
   ]
 }

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import AssumedList from '~/job/AssumedList.vue'
 import GustScale from '~/gust/GustScale.vue'
+import ChoiceBar from '~/controls/ChoiceBar.vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import type { InputError } from '~~/core/errors'
 import { takesFilling } from '~~/core/concrete/bags'
@@ -23,6 +24,11 @@ const method = view.methodInHand
 const hole = computed(() => method.value?.hole)
 const concrete = computed(() => method.value?.concrete)
 const { changed, set, reset } = useHole(session, view)
+const SHAPES = [
+  { value: 'round', words: 'round' },
+  { value: 'square', words: 'square' },
+] as const
+const shape = computed({ get: () => hole.value!.shape, set: (wanted) => void set('shape', wanted) })
 const target = computed(() => view.plan.value!.target)
 const rules = computed(() => view.postPlan.value!.depthRules)
 const rows = computed(() => rules.value.map((rule) => depthRow(rule, preferences.show)))
@@ -64,7 +70,8 @@ const water = computed(() =>
           {{ preferences.parts(hole.depth).value }}<small>{{ preferences.parts(hole.depth).unit }} deep</small>
         </p>
         <p class="figure">
-          {{ preferences.parts(hole.diameter).value }}<small>{{ preferences.parts(hole.diameter).unit }} wide</small>
+          {{ preferences.parts(hole.diameter).value
+          }}<small>{{ preferences.parts(hole.diameter).unit }} {{ hole.shape === 'square' ? 'square' : 'wide' }}</small>
         </p>
       </div>
       <p>{{ reason }}</p>
@@ -98,6 +105,7 @@ const water = computed(() =>
         {{ caution }}
       </p>
       <div class="panel-section field-grid">
+        <ChoiceBar v-model="shape" label="Shape of the hole" :choices="SHAPES" />
         <LengthStepper
           label="Depth"
           :value="hole.depth"

@@ -15,7 +15,7 @@ export function useHole(session: Pick<JobSession, 'edit'>, view: JobView) {
   })
 
   /** The first change of a hole takes the method with it. */
-  function set(measure: keyof Hole, value: number | null): Promise<InputError | undefined> {
+  function set(measure: keyof Hole, value: number | string | null): Promise<InputError | undefined> {
     const method = key.value
     const first: Command[] =
       view.taken.value === undefined ? [{ name: 'chooseRepair', ...view.address.value, value: method }] : []

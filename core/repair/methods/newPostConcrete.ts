@@ -13,7 +13,7 @@ import {
   type RepairMethod,
 } from '../method'
 import { box } from '../solids'
-import { footingSolids, oldBlock, oldConcreteVolume } from '../standing'
+import { footingSolids, goneSolids, oldBlock, oldConcreteVolume } from '../standing'
 
 const key = 'new-post-concrete'
 /** The new post has the section of the old one. */
@@ -53,7 +53,7 @@ export const newPostConcrete: RepairMethod = {
       },
       parts: [{ kind: 'post', key: choice.post!, count: 1 }],
       stands: [
-        ...footingSolids(post, 'dashed', 'old-footing'),
+        ...goneSolids(footingSolids(post, 'dashed', 'old-footing')),
         ...holeSolids(hole),
         {
           key: 'post',

@@ -20,7 +20,7 @@ import {
   type RepairMethod,
 } from '../method'
 import { box, heightOf, type Solid } from '../solids'
-import { footingSolids, oldBlock, oldConcreteVolume } from '../standing'
+import { buriedDepth, footingSolids, goneSolids, oldBlock, oldConcreteVolume } from '../standing'
 
 const key = 'repair-spur'
 /** Soft wood deeper than this at the fixings gives them nothing to hold, m. */
@@ -29,9 +29,8 @@ const SOFT_AT_FIXINGS: Metres = 0.003
 const OLD_SHARE = 1 / 3
 /** Wind below the upper fixing does not bend the post there, m. */
 const LEAST_ARM: Metres = 0.05
-/** The post is cut back to this height, and drawn decayed down to this depth, m. */
+/** The post is cut back to this height, m. */
 const CUT_BACK: Metres = 0.04
-const DECAY_DOWN: Metres = 0.12
 
 /** Concrete spur beside the post, half its length in the ground, two fixings into sound wood. */
 export const repairSpur: RepairMethod = {
@@ -165,26 +164,35 @@ function fixingLinks({ links, material, wind }: PostContext, spur: SpurPart, fix
   )
 }
 
+/** Half a bolt's head, as it is seen, m. */
+const HEAD: Metres = 0.012
+
+/** From the side that the spur stands on: it is fixed to the post across the line, and hides its lower part. */
 function standsOf({ post, line, along }: PostContext, spur: SpurPart, hole: DesignedHole): Solid[] {
-  const left = along / 2
-  const right = left + spur.size
+  const [half, spurHalf] = [along / 2, spur.size / 2]
   const above = spur.length / 2
   const foot = -Math.min(above, hole.footingBottom)
+  const stump: Solid = {
+    key: 'old-stump',
+    matter: 'wood',
+    outline: box(-half, half, -buriedDepth({ post, line }), CUT_BACK),
+    edge: 'solid',
+  }
   const fixing = (link: string, height: Metres): Solid => ({
     key: link,
     matter: 'steel',
-    outline: box(-left - 0.02, right + 0.02, height - 0.008, height + 0.008),
+    outline: box(-HEAD, HEAD, height - HEAD, height + HEAD),
     edge: 'thin',
     link,
   })
   return [
-    ...footingSolids(post, 'dashed', 'old-footing'),
-    ...holeSolids(hole, left + spur.size / 2),
-    { key: 'decay', matter: 'decay', outline: box(-left, left, -DECAY_DOWN, CUT_BACK), edge: 'broken' },
+    ...footingSolids(post, 'thin', 'old-footing'),
+    ...goneSolids([stump]),
+    ...holeSolids(hole),
     {
       key: 'post',
       matter: 'wood',
-      outline: box(-left, left, CUT_BACK, line.height),
+      outline: box(-half, half, CUT_BACK, line.height),
       edge: 'solid',
       note: 'cut back to sound wood',
     },
@@ -192,15 +200,15 @@ function standsOf({ post, line, along }: PostContext, spur: SpurPart, hole: Desi
       key: 'spur',
       matter: 'concrete',
       outline: [
-        [left, foot],
-        [right, foot],
-        [right, above],
-        [left + spur.size / 2, above],
-        [left, above - spur.size / 2],
+        [-spurHalf, foot],
+        [spurHalf, foot],
+        [spurHalf, above - spurHalf],
+        [0, above],
+        [-spurHalf, above - spurHalf],
       ],
       edge: 'solid',
       link: 'spur',
-      measures: [heightOf('spur-above', 'spur above ground', right, above)],
+      measures: [heightOf('spur-above', 'spur above ground', half, above)],
     },
     fixing('lower-fixing', spur.lowerFixing),
     fixing('upper-fixing', spur.upperFixing),
