@@ -21,6 +21,7 @@ const feetAndInches: Customs = {
     toolWidths: [6, 8, 10, 12, 14, 16, 18, 20, 24, 30, 36, 48, 60, 72].map((inches) => inches * INCH),
     always: { depth: 2 * FOOT, words: '2 ft' },
     trade: { depth: 2.5 * FOOT, words: '2 ft 6 in' },
+    stockLengths: [5, 6, 7, 8, 9, 10, 12, 14, 16].map((feet) => feet * FOOT),
     belowFrost: '6 in',
   },
   defaults: {

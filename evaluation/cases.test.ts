@@ -89,8 +89,9 @@ describe('posts drawn from the model', () => {
 
 it('a readings-by-readings judgement is one of every case', () => {
   for (const { facts, seen } of all) {
-    const { causes, nextChecks } = diagnose(facts, seen, tables.causes)
+    const { causes, nextChecks, settled } = diagnose(facts, seen, tables.causes)
     expect(causes).toHaveLength(CAUSES.length)
-    expect(nextChecks.length).toBeGreaterThan(0)
+    // What is settled may leave nothing that is worth a look.
+    if (!settled) expect(nextChecks.length).toBeGreaterThan(0)
   }
 })

@@ -1,5 +1,7 @@
+import { showDepth } from '~~/core/plan/recommend'
 import type { Thresholds } from '~~/core/plan/thresholds'
 import type { DepthRulePlan, MethodPlan, PostPlan, StandingPlan } from '~~/core/plan/types'
+import type { LengthSystem } from '~~/core/units/length'
 import { showMinutes } from '~~/core/units/quantity'
 
 export interface GustRow {
@@ -65,10 +67,10 @@ function refusalWords([first, ...more]: string[]): string | undefined {
   return more.length > 0 ? `${first} And ${more.length} more.` : first
 }
 
-export function depthRow(rule: DepthRulePlan, show: (length: number) => string): GustRow {
+export function depthRow(rule: DepthRulePlan, units: LengthSystem): GustRow {
   return {
     key: rule.rule,
-    name: rule.depth === null ? 'no depth' : show(rule.depth),
+    name: rule.depth === null ? 'no depth' : showDepth(rule.depth, units),
     under: rule.name,
     lean: rule.lean,
     over: rule.over,

@@ -30,6 +30,7 @@ describe('what a line has been through', () => {
       /^14 of 20 posts went in 12 years: here gusts bite about as/,
     )
     expect(said({ posts: 20, ageYears: 3, gone: 18 })).toMatch(/gusts bite more than the book/)
+    expect(said({ posts: 2000, ageYears: 100, gone: 0 })).toContain('look again whether the footings')
     expect(said()).toBe('')
   })
 })

@@ -1,5 +1,5 @@
 import type { Line } from '~~/core/document/job'
-import type { Plan, PostPlan, StandingPlan } from '~~/core/plan/types'
+import type { MethodPlan, Plan, PostPlan, StandingPlan } from '~~/core/plan/types'
 import { thresholdWords } from '~~/core/plan/thresholds'
 
 /* What is known of a post, in sentences. */
@@ -61,8 +61,26 @@ export function experienceSentence(
   return `By experience; the bare formulas would say ${bare}, not ${show(holdingGust)}.`
 }
 
+/**
+ * The stick to buy for a new post, beside what a third of it in the ground would be.
+ *
+ * @example 'The new post: 2.55 m at least, cut from 2.70 m. A third in the ground would be 0.85 m; here it is 0.75 m.'
+ */
+export function newPostSentence(
+  { newPost, hole }: Pick<MethodPlan, 'newPost' | 'hole'>,
+  show: (length: number) => string,
+): string {
+  if (!newPost || !hole) return ''
+  const { length, stock } = newPost
+  const from = stock === undefined ? 'longer than any that is sold: order it' : `cut from ${show(stock)}`
+  const third = Math.ceil((length / 3) * 100) / 100
+  return `The new post: ${show(length)} at least, ${from}. A third of it in the ground would be ${show(third)}; here it is ${show(hole.footingBottom)}.`
+}
+
 /** A factor this much under or over the usual one is worth a word. */
 const TELLS = 1.1
+/** A factor this far from the usual one says more of what was noted than of the wind. */
+const FAR = 2.5
 
 /**
  * What the line's own history says of the wind here.
@@ -86,7 +104,11 @@ export function historySentence(
       ? `This fence has stood ${history.ageYears} years`
       : `${history.gone} of ${history.posts} posts went in ${history.ageYears} years`
   const [median, low, high] = [learned.median, learned.low, learned.high].map((factor) => factor.toFixed(2))
-  return `${stood}: here ${bite} (${median} of the bare wind, ${low} to ${high}; the book has ${ground.toFixed(2)}).`
+  const doubt =
+    learned.median < ground / FAR || learned.median > ground * FAR
+      ? ' That is far from the book: look again whether the footings and the soil are as they are noted.'
+      : ''
+  return `${stood}: here ${bite} (${median} of the bare wind, ${low} to ${high}; the book has ${ground.toFixed(2)}).${doubt}`
 }
 
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)

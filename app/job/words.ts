@@ -136,8 +136,8 @@ export const SHELTER_ITEMS = [
   { value: 0.4, title: 'A wall as high, near by' },
 ]
 export const SEASON_ITEMS = items({
-  wet: 'Wet: the top of the ground is not counted',
-  dry: 'Dry: sand and gravel count to the top',
+  wet: 'Wet: top not counted',
+  dry: 'Dry',
 })
 export const SERVICE_ITEMS = items({
   unknown: 'Not known',

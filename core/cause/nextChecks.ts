@@ -127,10 +127,13 @@ export function nextChecks(ahead: readonly Outlook[], weighing: Weighing, tables
   const now = nowOf(weighing, tables)
   return ahead
     .map((outlook) => valueOf(outlook, now, tables))
+    .filter(({ row }) => bestParted(row, now, tables).share > PARTS_NOTHING)
     .sort((a, b) => b.gain - a.gain)
     .slice(0, ADVISED)
     .map((value) => advised(value, now, tables))
 }
+/** A check that parts no two likely causes more than this is not spoken of: it would be said of it all the same. */
+const PARTS_NOTHING = 1e-3
 
 /** What a check that speaks for other posts too is worth here, by what the checks are ordered; 0 where it is made. */
 export function digWorth(ahead: readonly Outlook[], weighing: Weighing, tables: CauseTables): number {
@@ -177,7 +180,7 @@ function valueOf({ row, outcomes }: Outlook, now: Now, tables: CauseTables): Val
 }
 
 function advised({ row, saves, gain }: Value, now: Now, tables: CauseTables): NextCheck {
-  const separates = bestParted(row, now, tables)
+  const { told: separates } = bestParted(row, now, tables)
   return {
     observation: row.observation,
     check: row.check,
@@ -237,7 +240,11 @@ function entropy(probabilities: readonly number[]): number {
 /** Likely causes are compared; a check that parts two unlikely ones helps nobody. */
 const COMPARED = 4
 
-function bestParted(row: EvidenceRow, { likely, posterior }: Now, tables: CauseTables): [Told, Told] {
+function bestParted(
+  row: EvidenceRow,
+  { likely, posterior }: Now,
+  tables: CauseTables,
+): { told: [Told, Told]; share: number } {
   let best: [number, number] = [likely[0]!, likely[1] ?? likely[0]!]
   let most = -1
   for (const [x, a] of likely.entries()) {
@@ -250,7 +257,7 @@ function bestParted(row: EvidenceRow, { likely, posterior }: Now, tables: CauseT
     }
   }
   const told = (i: number): Told => tables.causes[i] ?? SOUND_POST
-  return [told(best[0]), told(best[1])]
+  return { told: [told(best[0]), told(best[1])], share: most }
 }
 
 /** What a check tells apart: causes, or a cause from a post in which nothing has failed. */

@@ -9,6 +9,8 @@ export interface DiggingCustoms {
   /** Depths that people swear by, with the words for them. */
   always: CustomaryDepth
   trade: CustomaryDepth
+  /** Lengths in which posts are sold, m, shortest first. */
+  stockLengths: readonly Metres[]
   /** How far under the frost a footing ends, in words. */
   belowFrost: string
 }
@@ -24,5 +26,6 @@ export const METRIC_CUSTOMS: DiggingCustoms = {
   toolWidths: [0.15, 0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5, 0.6, 0.75, 0.9, 1.2, 1.5, 2],
   always: { depth: 0.6, words: '0.6 m' },
   trade: { depth: 0.75, words: '0.75 m' },
+  stockLengths: [1.5, 1.8, 2.1, 2.4, 2.7, 3, 3.6, 4.2, 4.8],
   belowFrost: '0.15 m',
 }

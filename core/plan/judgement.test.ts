@@ -137,6 +137,9 @@ describe('both thresholds in words', () => {
 it('a new post is as long as its hole is deep and the string is high over it', () => {
   const dip = middle({ groundLevel: -0.3 }).methods.find(({ method }) => method === 'new-post-concrete')!
   expect(dip.newPost!.length).toBeCloseTo(dip.hole!.footingBottom + 1.8 + 0.3, 9)
+  expect(dip.newPost!.stock).toBe(2.7)
+  const tall = middle({ groundLevel: -3 }).methods.find(({ method }) => method === 'new-post-concrete')!
+  expect(tall.newPost!.stock).toBeUndefined()
 })
 
 it('a square hole is as wide as its faces ask, holds more concrete than a round one of that width, and bears alike', () => {

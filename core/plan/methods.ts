@@ -5,7 +5,7 @@ import { weakestLink } from '../repair/links'
 import { methodRow, type Check, type Design, type RepairMethod } from '../repair/method'
 import { isBroken, softAtGround } from '../repair/standing'
 import { row, type Tables } from '../tables/tables'
-import type { CubicMetres } from '../units/types'
+import type { CubicMetres, Metres } from '../units/types'
 import { gustOfReturnPeriod, returnPeriodOfGust, returnPeriodWords } from '../wind/returnPeriod'
 import { planConcrete } from './concrete'
 import { designMethod, holdsTargets } from './design'
@@ -80,7 +80,7 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     concrete,
     checks: [...(design.checks ?? []), ...knockChecks(design, context)],
     parts: [...design.parts],
-    ...(design.newPost ? { newPost: { length: design.newPost.length } } : {}),
+    ...(design.newPost ? { newPost: postToBuy(design.newPost.length, tables) } : {}),
     minutes: workMinutes(
       {
         fixedMinutes,
@@ -94,6 +94,12 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     cautions: [...cautions, ...(design.cautions ?? []), ...(concrete?.warnings ?? [])],
     leavesUnsolved: unanswered(method.answers(context), context, diagnosis),
   }
+}
+
+/** The shortest stick that does; none where it is longer than any that is sold. */
+function postToBuy(length: Metres, { digging }: Tables): NonNullable<MethodPlan['newPost']> {
+  const stock = digging.stockLengths.find((each) => each >= length - 1e-6)
+  return { length, ...(stock === undefined ? {} : { stock }) }
 }
 
 /** A red flag stops every repair but making it safe, until a person says that it is in hand. */

@@ -3,6 +3,7 @@ import type { DesignedHole } from '../repair/hole'
 import { roundUpTo } from '../numeric/rounding'
 import { INCH } from '../units/constants'
 import { showLength, type LengthSystem } from '../units/length'
+import type { Metres } from '../units/types'
 import type { DepthRulePlan, MethodPlan, PostPlan } from './types'
 
 /**
@@ -61,13 +62,17 @@ export function depthReason(hole: DesignedHole, rules: DepthRulePlan[], system: 
       : ''
   const others = rules
     .filter(({ rule, depth }) => rule !== hole.rule && depth !== null && BINDING_WORDS[rule])
-    .map(({ rule, depth }) => `${BINDING_WORDS[rule]} ${show(roundUpTo(depth!, SAID_IN[system]))}`)
+    .map(({ rule, depth }) => `${BINDING_WORDS[rule]} ${showDepth(depth!, system)}`)
   const short = hole.noHoleHolds ? ['no hole that can be dug holds the target gust here'] : []
   return `${show(hole.depth)} deep${bed}. ${[RULE_WORDS[hole.rule] ?? hole.rule, [...others, ...short].join(', ')].filter(Boolean).join('; ')}.`
 }
 
-/** A depth that a rule asks for is said no finer than anybody digs, and never less, m. */
+/** No finer than anybody digs, m. */
 const SAID_IN = { metric: 0.01, 'feet-inches': INCH }
+
+/** A depth that a rule asks for, never said as less. @example showDepth(0.733, 'metric') // '0.74 m' */
+export const showDepth = (depth: Metres, system: LengthSystem): string =>
+  showLength(roundUpTo(depth, SAID_IN[system]), system)
 
 const BINDING_WORDS: Record<string, string> = {
   frost: 'frost asks',

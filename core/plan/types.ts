@@ -112,7 +112,11 @@ export interface MethodPlan extends Thresholds {
   checks: Check[]
   parts: Design['parts'][number][]
   /** The post to buy, from its foot to the top of the fence, m. */
-  newPost?: { length: Metres }
+  newPost?: {
+    length: Metres
+    /** The shortest that is sold and long enough. */
+    stock?: Metres
+  }
   minutes: Minutes
   cautions: string[]
   leavesUnsolved: string[]

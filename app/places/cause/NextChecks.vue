@@ -22,7 +22,7 @@ const checks = computed(() => view.postPlan.value!.diagnosis.nextChecks)
 </script>
 
 <template>
-  <div class="panel-section">
+  <div v-if="checks.length || dig" class="panel-section">
     <h3>{{ title }}</h3>
     <ul class="checks">
       <li v-for="check in checks" :key="check.observation">

@@ -11,7 +11,7 @@ import { depthReason } from '~~/core/plan/recommend'
 import { usePreferencesStore } from '~/session/preferences'
 import { depthRow } from '~/gust/gustRows'
 import { orderFigure } from '~~/core/items/items'
-import { stateSentence } from '~/job/stateWords'
+import { newPostSentence, stateSentence } from '~/job/stateWords'
 import { useHole } from './useHole'
 import { waterWords } from './waterWords'
 
@@ -31,7 +31,7 @@ const SHAPES = [
 const shape = computed({ get: () => hole.value!.shape, set: (wanted) => void set('shape', wanted) })
 const target = computed(() => view.plan.value!.target)
 const rules = computed(() => view.postPlan.value!.depthRules)
-const rows = computed(() => rules.value.map((rule) => depthRow(rule, preferences.show)))
+const rows = computed(() => rules.value.map((rule) => depthRow(rule, preferences.units)))
 const reason = computed(() => hole.value && depthReason(hole.value, rules.value, preferences.units))
 
 function setRepair(key: 'mix' | 'filling', value: string): Promise<InputError | undefined> {
@@ -47,6 +47,7 @@ const fillingItems = computed(() =>
     .map((each) => ({ value: each.key, title: each.name })),
 )
 const filling = computed(() => tables.value.fillings.find((each) => each.key === concrete.value?.filling))
+const post = computed(() => newPostSentence(method.value!, preferences.show))
 const strength = computed(() => measures.value.strength(concrete.value!.bags.strength))
 const order = computed(() => orderFigure(mix.value!, concrete.value!.bags, concrete.value!.concrete, measures.value))
 const water = computed(() =>
@@ -101,6 +102,7 @@ const water = computed(() =>
           {{ concrete.oldConcrete.lifts === 1 ? 'lift' : 'lifts' }}.</template
         >
       </p>
+      <p v-if="post">{{ post }}</p>
       <p v-for="caution in concrete.warnings" :key="caution" class="caution">
         {{ caution }}
       </p>

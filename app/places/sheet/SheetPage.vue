@@ -10,7 +10,7 @@ import { showMinutes } from '~~/core/units/quantity'
 import type { Evidence } from '~~/core/cause/diagnose'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import { assumptionWords } from '~~/core/resolve/assumptionWords'
-import { capital, experienceSentence, historySentence, stateSentence } from '~/job/stateWords'
+import { capital, experienceSentence, historySentence, newPostSentence, stateSentence } from '~/job/stateWords'
 import { usePreferencesStore } from '~/session/preferences'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { inHundred, strengthWords } from '~/job/words'
@@ -45,6 +45,7 @@ const items = computed(() =>
       )
     : [],
 )
+const post = computed(() => (method.value ? newPostSentence(method.value, preferences.show) : ''))
 const assumed = computed(() =>
   view.assumed.value.map((each) => assumptionWords(each, preferences.measures, view.tables.value)),
 )
@@ -130,7 +131,7 @@ const print = () => window.print()
           <h2>Bring</h2>
           <ul>
             <li v-for="item in items" :key="item">{{ item }}</li>
-            <li v-if="method.newPost">The new post is {{ preferences.show(method.newPost.length) }} long at least.</li>
+            <li v-if="post">{{ post }}</li>
           </ul>
         </template>
         <p>About {{ showMinutes(method.minutes) }} of work.</p>

@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import QuantityField from '~/controls/QuantityField.vue'
 import { historySentence } from '~/job/stateWords'
+import { row } from '~~/core/tables/tables'
+import { tables } from '~~/data/tables'
 import type { Line } from '~~/core/document/job'
 
 /** What became of the line so far: the strongest evidence there is of what gusts do here. */
@@ -13,9 +15,18 @@ type History = NonNullable<Line['history']>
 const history = computed(() => line.value.history)
 const words = computed(() => historySentence(view.plan.value!, line.value))
 
-/** Its age alone says something: all its posts still stand then, until somebody counts. */
+/** Those of the line that are known to have moved in the ground: of the others nobody said that they did. */
+const goneNow = computed(
+  () =>
+    view.plan.value!.posts.filter(
+      ({ line: of, diagnosis }) =>
+        of === line.value.id && diagnosis.inForce.some((cause) => row(tables.causes.causes, cause).part === 'ground'),
+    ).length,
+)
+
+/** Its age alone says something: what has not moved by what was seen still stands, until somebody counts. */
 function set(change: Partial<History>) {
-  const { posts = line.value.posts.length, gone = 0, ageYears } = { ...history.value, ...change }
+  const { posts = line.value.posts.length, gone = goneNow.value, ageYears } = { ...history.value, ...change }
   const value = ageYears === undefined ? null : { posts, gone, ageYears }
   return session.edit([{ name: 'setLine', line: line.value.id, key: 'history', value }])
 }
@@ -37,7 +48,7 @@ function set(change: Partial<History>) {
           :save="(value) => set({ posts: value ?? undefined })"
         />
         <QuantityField
-          label="Fallen or leaning by their footing"
+          label="Gone by their footing"
           :value="history.gone"
           :save="(value) => set({ gone: value ?? undefined })"
         />

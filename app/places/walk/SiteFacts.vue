@@ -48,10 +48,10 @@ async function setGust(speed: number | null): Promise<InputError | undefined> {
       <v-text-field v-model="preferences.person" label="Your name, on readings" autocomplete="name" />
       <v-select
         data-fact="site.rules"
-        label="Local rules: gust, frost, least depth"
+        label="Local rules"
         :items="rulesItems"
         :model-value="site.rules"
-        placeholder="none chosen: working values"
+        placeholder="none chosen"
         persistent-placeholder
         :hint="rulesSay"
         :persistent-hint="rulesSay !== undefined"

@@ -85,6 +85,7 @@ legend {
   margin-bottom: 12px;
 }
 .posts {
+  margin-top: 10px;
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
