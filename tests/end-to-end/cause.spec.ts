@@ -88,7 +88,9 @@ test('a red flag stops every repair until a person says that it is in hand', asy
   job.lines[0]!.marks = [{ id: 'gas-main', kind: 'service', service: 'gas', station: 5, offset: 0.3 }]
   const id = await importJob(request, job)
   await open(page, `/jobs/${id}/cause?post=T3`)
-  await expect(page.getByRole('alert').filter({ hasText: 'A buried gas line lies 0.35 m from this post' })).toBeVisible()
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'A buried gas line lies 0.35 m from this post' }),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Make it safe' }).click()
   await page.getByText('Cannot be done here:').click()
   await page.getByRole('button', { name: /^Spur beside it/ }).click()

@@ -29,3 +29,23 @@ test('the sheet of a repair without a hole: drawn, with what to bring, the time 
   await expect(page.getByRole('article').getByRole('img').first()).toBeVisible()
   expect(failures).toEqual([])
 })
+
+test('the sheet of a post is one page of paper', async ({ page, request }) => {
+  const job = trialJob('One page')
+  Object.assign(job.lines[0]!.posts[2]!, {
+    pointedAt: true,
+    observations: { pushPivot: 'at-ground-line', probeAtGround: 0.03, comesUpright: 'easily' },
+  })
+  const id = await importJob(request, job)
+  await open(page, `/jobs/${id}/sheet?post=T3`)
+  await expect(page.getByRole('heading', { name: 'Take care' })).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  // A4 less its margins of 10 mm, in CSS pixels.
+  await page.setViewportSize({ width: 718, height: 1047 })
+  await expect(page.getByRole('button', { name: 'Print this sheet' })).toBeHidden()
+  await expect(async () => {
+    const { height } = (await page.locator('article').boundingBox())!
+    expect(height).toBeGreaterThan(500)
+    expect(height).toBeLessThanOrEqual(1047)
+  }).toPass()
+})

@@ -2,17 +2,15 @@
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import FocusDrawing from '~/picture/FocusDrawing.vue'
-import GustScale from '~/gust/GustScale.vue'
+import SheetStands from './SheetStands.vue'
 import SheetVerdicts from './SheetVerdicts.vue'
 import { depthReason } from '~~/core/plan/recommend'
 import { itemsOf, itemWords } from '~~/core/items/items'
 import { showMinutes } from '~~/core/units/quantity'
 import type { Evidence } from '~~/core/cause/diagnose'
-import { thresholdWords } from '~~/core/plan/thresholds'
 import { assumptionWords } from '~~/core/resolve/assumptionWords'
-import { capital, experienceSentence, historySentence, newPostSentence, stateSentence } from '~/job/stateWords'
+import { newPostSentence, stateSentence } from '~/job/stateWords'
 import { usePreferencesStore } from '~/session/preferences'
-import { methodRow, standingRow } from '~/gust/gustRows'
 import { inHundred, strengthWords } from '~/job/words'
 
 /** The page to print and hand over: what failed, what was chosen and why, what to do. */
@@ -21,23 +19,13 @@ const view = useJobView()
 const preferences = usePreferencesStore()
 
 const plan = computed(() => view.postPlan.value!)
-const target = computed(() => view.plan.value!.target)
 const method = view.methodInHand
 /** No sheet sends anybody to mend a post in which nothing was found, or at which nobody looked. */
 const state = computed(() => stateSentence(plan.value))
-const gust = (speed: number) => preferences.measures.gust(speed)
-const holds = computed(() => (method.value ? thresholdWords(method.value, gust) : ''))
-const experience = computed(() => (method.value ? experienceSentence(method.value, gust) : ''))
-const history = computed(() => historySentence(view.plan.value!, view.line.value!))
 const isTaken = computed(() => view.taken.value !== undefined)
 const causes = computed(() =>
   plan.value.diagnosis.causes.filter((cause) => plan.value.diagnosis.leading.includes(cause.cause)),
 )
-const rows = computed(() => [
-  standingRow(plan.value, gust),
-  ...(method.value?.holdingGust === undefined ? [] : [methodRow(method.value)]),
-])
-const weakest = computed(() => method.value?.links.find((link) => link.link === method.value?.weakest))
 const items = computed(() =>
   method.value
     ? itemsOf(view.address.value.post, method.value, view.tables.value).map((item) =>
@@ -96,26 +84,7 @@ const print = () => window.print()
             </ul>
           </template>
         </section>
-        <section>
-          <h2>What it will stand</h2>
-          <GustScale
-            v-if="method.holdingGust !== undefined"
-            :rows="rows"
-            :target="target.gust"
-            :gust50="target.gust50"
-            label="Before and after on the scale of gusts"
-          />
-          <p v-if="weakest && method.holdingGust !== undefined">
-            {{ capital(holds) }}: {{ weakest.name }} first.
-            <template v-if="!method.holdsTarget"> Under the target.</template>
-          </p>
-          <p v-if="experience" class="soft">{{ experience }}</p>
-          <p v-if="history" class="soft">{{ history }}</p>
-          <p v-if="!weakest">It is made safe for today only and holds no wind of its own.</p>
-          <p v-if="method.leavesUnsolved.length">
-            Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.
-          </p>
-        </section>
+        <SheetStands :method="method" />
       </div>
     </div>
     <div class="columns">
@@ -135,6 +104,8 @@ const print = () => window.print()
           </ul>
         </template>
         <p>About {{ showMinutes(method.minutes) }} of work.</p>
+        <h2>Take care</h2>
+        <p v-for="caution in method.cautions" :key="caution" class="caution">{{ caution }}</p>
       </section>
       <section>
         <h2>Steps</h2>
@@ -145,10 +116,6 @@ const print = () => window.print()
         </ol>
       </section>
     </div>
-    <section class="care">
-      <h2>Take care</h2>
-      <p v-for="caution in method.cautions" :key="caution" class="caution">{{ caution }}</p>
-    </section>
     <section v-if="view.assumed.value.length" class="soft">
       <h2>Assumed</h2>
       <ul class="assumed">
@@ -173,7 +140,8 @@ const print = () => window.print()
 .tools {
   margin-bottom: 14px;
 }
-section {
+section,
+:deep(section) {
   margin: 12px 0;
 }
 .columns {
@@ -184,12 +152,6 @@ section {
 .picture {
   height: 420px;
   border: 1.5px solid var(--ink);
-}
-.care {
-  columns: 2 320px;
-}
-.care h2 {
-  column-span: all;
 }
 .caution {
   break-inside: avoid;
@@ -204,22 +166,13 @@ footer {
   padding: 8px 0 16px;
   font-weight: 600;
 }
-@media (max-width: 760px) {
+@media screen and (max-width: 760px) {
   .columns {
     grid-template-columns: minmax(0, 1fr);
     gap: 0;
   }
   .picture {
     height: 320px;
-  }
-}
-@media print {
-  .sheet {
-    overflow: visible;
-    padding: 0;
-  }
-  .picture {
-    height: 340px;
   }
 }
 </style>

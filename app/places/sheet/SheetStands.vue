@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import GustScale from '~/gust/GustScale.vue'
+import { methodRow, standingRow } from '~/gust/gustRows'
+import { useJobView } from '~/job/openJob'
+import { capital, experienceSentence, historySentence } from '~/job/stateWords'
+import { usePreferencesStore } from '~/session/preferences'
+import { thresholdWords } from '~~/core/plan/thresholds'
+import type { MethodPlan } from '~~/core/plan/types'
+
+/** What the post holds before and after, on the scale of gusts and in words. */
+const { method } = defineProps<{ method: MethodPlan }>()
+const view = useJobView()
+const preferences = usePreferencesStore()
+const gust = (speed: number) => preferences.measures.gust(speed)
+const target = computed(() => view.plan.value!.target)
+const holds = computed(() => thresholdWords(method, gust))
+const experience = computed(() => experienceSentence(method, gust))
+const history = computed(() => historySentence(view.plan.value!, view.line.value!))
+const rows = computed(() => [
+  standingRow(view.postPlan.value!, gust),
+  ...(method.holdingGust === undefined ? [] : [methodRow(method)]),
+])
+const weakest = computed(() => method.links.find((link) => link.link === method.weakest))
+</script>
+
+<template>
+  <section>
+    <h2>What it will stand</h2>
+    <GustScale
+      v-if="method.holdingGust !== undefined"
+      :rows="rows"
+      :target="target.gust"
+      :gust50="target.gust50"
+      label="Before and after on the scale of gusts"
+    />
+    <p v-if="weakest && method.holdingGust !== undefined">
+      {{ capital(holds) }}: {{ weakest.name }} first.
+      <template v-if="!method.holdsTarget"> Under the target.</template>
+    </p>
+    <p v-if="experience" class="soft">{{ experience }}</p>
+    <p v-if="history" class="soft">{{ history }}</p>
+    <p v-if="!weakest">It is made safe for today only and holds no wind of its own.</p>
+    <p v-if="method.leavesUnsolved.length">Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.</p>
+  </section>
+</template>
