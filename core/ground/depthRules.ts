@@ -17,6 +17,8 @@ export interface DepthQuestion {
   width: Metres
   /** What stands above the fill: only so wide, down to so deep, m. */
   above?: { bottom: Metres; width: Metres }
+  /** Nobody digs deeper here, m: a rule that asks for more says this depth. */
+  deepest?: Metres
   /** Apparent cohesion that is counted, Pa. */
   cohesion?: Pascals
   /** Loads that a wind comes to with every steady load; the wind alone when absent. */
@@ -151,7 +153,7 @@ export function depthThatStaysPlumb(question: DepthQuestion): Metres | null {
 }
 
 function depthFor(
-  { width, above, height, loadsUnder }: DepthQuestion,
+  { width, above, height, loadsUnder, deepest }: DepthQuestion,
   demand: Newtons,
   margin: (segments: readonly Segment[]) => (load: { force: Newtons; height: Metres }) => number,
 ): Metres | null {
@@ -162,9 +164,11 @@ function depthFor(
     const spareOf = margin(above ? [{ top: 0, ...above }, fill] : [fill])
     return Math.min(...loads.map(spareOf))
   }
-  if (spare(DEEPEST_DUG) < 0) return null
+  const isShort = deepest !== undefined && deepest < DEEPEST_DUG
+  const end = isShort ? Math.max(shallowest, deepest) : DEEPEST_DUG
+  if (spare(end) < 0) return isShort ? end : null
   if (spare(shallowest) >= 0) return shallowest
-  return bracketedRoot(spare, shallowest, DEEPEST_DUG, 1e-4)
+  return bracketedRoot(spare, shallowest, end, 1e-4)
 }
 
 /** Deepest hole that is dug by hand or auger for a post; a working value, m. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { InputError } from '../errors'
 import { soilNamed } from '../../tests/support/builders'
 import { leanAfterGusts, momentRotation } from './curves'
-import { recommendedDepth, type DepthQuestion } from './depthRules'
+import { bindingDepths, recommendedDepth, type DepthQuestion } from './depthRules'
 import { frostWarnings } from './frost'
 import { findHole } from './holeFinder'
 import { groundCapacity, type BuriedPost } from './postInGround'
@@ -88,6 +88,19 @@ describe('the hole finder', () => {
     const deepest = forces.map(depthOf).filter(({ noHoleHolds }) => !noHoleHolds)
     expect(deepest.map(({ depth }) => depth)).toEqual(deepest.map(({ depth }) => depth).toSorted((a, b) => a - b))
     expect(forces.map(depthOf).filter(({ noHoleHolds }) => noHoleHolds).length).toBeGreaterThan(0)
+  })
+
+  it('asks of a post that ends somewhere what it asks of any, and no more than that', () => {
+    const asked = (deepest?: number) =>
+      bindingDepths({ ...question, width: 0.25, demand: { over: 1200, lean: 800 }, ...(deepest ? { deepest } : {}) })
+    const free = asked()
+    for (const deepest of [0.4, 0.6, 0.8, 1, 1.5, 3]) {
+      for (const rule of ['target-gust', 'target-lean'])
+        expect(asked(deepest).get(rule)).toBeCloseTo(Math.min(deepest, free.get(rule)!), 3)
+    }
+    const heavy = { ...question, width: 0.2, force: 60_000 }
+    expect(bindingDepths({ ...heavy, deepest: 3 }).get('target-gust')).toBeNull()
+    expect(bindingDepths({ ...heavy, deepest: 0.7 }).get('target-gust')).toBe(0.7)
   })
 
   it('takes the cheapest one within reach', () => {

@@ -24,6 +24,9 @@ import {
 } from './links'
 import { hungLeafMoment, loadCases, loadUnder, type Load } from './loadCases'
 
+/** A footing of this width, with what stands above its fill, not deeper than this where its post ends. */
+type AskedDepth = [soil: Soil, width: Metres, above?: DepthQuestion['above'], deepest?: Metres]
+
 /** All that a method needs to know of one post. */
 export interface PostContext {
   site: ResolvedSite
@@ -56,11 +59,11 @@ export interface PostContext {
   /** The ground round a profile, as a link. */
   ground: (link: string, name: string, segments: readonly Segment[]) => LinkCapacity
   /** The question that every depth rule answers, for a footing of this width. */
-  depthQuestion: (soil: Soil, width: Metres, above?: DepthQuestion['above']) => DepthQuestion
+  depthQuestion: (...of: AskedDepth) => DepthQuestion
   /** What each binding rule asks of such a footing, searched once for posts that are alike. */
-  bindingDepthsOf: (soil: Soil, width: Metres, above?: DepthQuestion['above']) => ReadonlyMap<string, Metres | null>
+  bindingDepthsOf: (...of: AskedDepth) => ReadonlyMap<string, Metres | null>
   /** Recommended embedment of a footing of this width, with what stands above its fill. */
-  embedment: (soil: Soil, width: Metres, above?: DepthQuestion['above']) => RecommendedDepth
+  embedment: (...of: AskedDepth) => RecommendedDepth
   /** Posts of one line often show the same: judged once. */
   diagnoses: Map<string, Diagnosis>
   /** Gust at which a link gives way; Infinity where the wind does not reach the post. */
@@ -133,8 +136,9 @@ export function postContext(
     })
     return { ...found, link, name, of: 'ground' }
   }
-  const depthQuestion: PostContext['depthQuestion'] = (ofSoil, width, above) => ({
+  const depthQuestion: PostContext['depthQuestion'] = (ofSoil, width, above, deepest) => ({
     soil: ofSoil,
+    ...(deepest === undefined ? {} : { deepest }),
     saturated: post.saturated,
     cohesion: apparentCohesion(ofSoil, post.saturated),
     ignoredTop: ignoredTop(ofSoil, site.season),
@@ -152,16 +156,16 @@ export function postContext(
     minimumDepth: site.minimumDepth,
     customs: tables.digging,
   })
-  const bindingDepthsOf: PostContext['bindingDepthsOf'] = (ofSoil, width, above) => {
+  const bindingDepthsOf: PostContext['bindingDepthsOf'] = (...of) => {
     const {
       loadsUnder: _loadsUnder,
       soil: _soil,
       customs: _customs,
       postLength: _length,
       ...question
-    } = depthQuestion(ofSoil, width, above)
-    const key = `${ofSoil.key} ${JSON.stringify(question)} ${casesKey}`
-    return remembered(memory.depths, key, () => bindingDepths(depthQuestion(ofSoil, width, above)))
+    } = depthQuestion(...of)
+    const key = `${of[0].key} ${JSON.stringify(question)} ${casesKey}`
+    return remembered(memory.depths, key, () => bindingDepths(depthQuestion(...of)))
   }
   const embedment: PostContext['embedment'] = (...of) => recommendedDepth(depthQuestion(...of), bindingDepthsOf(...of))
   return {

@@ -60,7 +60,8 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
   const diameter = chosen.diameter ?? wish.width ?? toolWidth(context, least)
   const above = fillTop > 0 ? { bottom: fillTop, width: along } : undefined
   const asked: RecommendedDepth =
-    wish.depth ?? (soil ? context.embedment(soil, diameter, above) : { depth: LEAST_DEPTH, rule: 'local-minimum' })
+    wish.depth ??
+    (soil ? context.embedment(soil, diameter, above, wish.deepest) : { depth: LEAST_DEPTH, rule: 'local-minimum' })
   const shallowest = Math.max(Math.max(0, fillTop) + LEAST_FILL, Math.min(wish.deepest ?? Infinity, asked.depth))
   const depth = chosen.depth ?? tidy(shallowest + stoneBed)
   return {

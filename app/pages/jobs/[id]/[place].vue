@@ -127,6 +127,10 @@ watch(
   padding: 16px 20px 0;
   border-left: 1.8px solid var(--ink);
 }
+/* Whoever works by keyboard goes on from here; it is no field. */
+.panel:focus-visible {
+  outline: none;
+}
 @media (max-width: 760px) {
   .work {
     grid-template-columns: 1fr;
