@@ -49,6 +49,7 @@ export const COLUMNS: readonly Column[] = [
   column('groundLevel', 'length', ['level', 'ground', 'elevation', 'reducedlevel']),
   column('carriesString', 'flag', ['string']),
   column('duty', 'choice', ['kind', 'type', 'role'], DUTIES),
+  column('duties', 'list', ['besides', 'otherduties'], DUTIES),
   column('make', 'text', ['builtby', 'builder']),
   column('material', 'choice', ['madeof', 'timber', 'wood'], MATERIALS),
   column('section.shape', 'choice', ['shape'], ['rectangle', 'round', 'tube', 'hollow']),

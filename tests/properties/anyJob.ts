@@ -95,7 +95,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       box: fc.record({ width: between(0.05, 3), height: between(0.05, 3) }),
       pointedAt: fc.boolean(),
       carriesString: fc.boolean(),
-      duties: fc.subarray([...DUTIES], { maxLength: 2 }),
+      duties: fc.subarray([...DUTIES], { minLength: 1, maxLength: 2 }),
       make: fc.constantFrom('the brothers', 'nobody knows'),
       repair,
     },
