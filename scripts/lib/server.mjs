@@ -30,9 +30,11 @@ export async function startServer({
       NITRO_PORT: String(port),
       HOST: host,
       PORT: String(port),
+      VINDEX_STARTED: 'yes',
       ...settings,
     },
-    stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit'],
+    // Over the channel it knows when this program is gone.
+    stdio: ['ignore', 'ignore', quiet ? 'ignore' : 'inherit', 'ipc'],
     detached: true,
   })
   const ended = new Promise((resolve) => child.once('exit', resolve))

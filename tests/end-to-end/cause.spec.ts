@@ -55,9 +55,9 @@ test('"I know better" and what digging showed stand beside the readings', async 
   await page.getByText('I know better').click()
   await page.getByRole('button', { name: 'Keep it' }).first().click()
   await expect(page.getByText('Choose the cause.')).toBeVisible()
-  await pick(page, 'I say', 'Eaten by insects')
-  await page.getByRole('button', { name: 'Keep it' }).first().click()
+  // Both are said at once; nothing is kept before both are there.
   await expect(page.getByText('Say why.')).toBeVisible()
+  await pick(page, 'I say', 'Eaten by insects')
   await page.getByLabel('Because', { exact: true }).fill('galleries in the next post')
   await page.getByRole('button', { name: 'Keep it' }).first().click()
   await expect(page.getByText('Overruled: eaten by insects.')).toBeVisible()

@@ -27,11 +27,11 @@ watch([observation, () => view.post.value?.id], () => (value.value = ''))
 
 const SHOWN = 4
 const turned = computed(() => {
-  const { material, duties: duty, ageYears, observations, heard } = view.post.value!
+  const { material, duties: duty, ageYears, isPointedAt: pointedAt, observations, heard } = view.post.value!
   const { [observation.value]: _now, ...others } = observations
   const changed =
     value.value === NOT_SEEN ? others : { ...others, [observation.value]: readingFor(row.value, value.value) }
-  const then = diagnose({ material, duty, ageYears }, changed, tables.causes, heard)
+  const then = diagnose({ material, duty, ageYears, pointedAt }, changed, tables.causes, heard)
   const now = view.postPlan.value!.diagnosis.causes
   return {
     settled: then.settled,
