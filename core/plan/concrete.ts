@@ -45,7 +45,7 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   const volumes = fill.room === undefined ? ofHole : { ...ofHole, concrete: fill.room, hole: 0, spoil: 0 }
   const order = bagOrder(volumes.concrete, mix, filling, shape, section)
   const { along, across } = section ? sectionSize(section) : { along: 0, across: 0 }
-  const cover = coverOf(diameter, along, across, hole.shape)
+  const cover = coverOf(diameter, along, across, fill.castIn?.isConcrete ? 'square' : hole.shape)
   const old = earthwork!.oldConcrete ?? 0
   return {
     ...volumes,

@@ -112,6 +112,9 @@ describe('what is proposed', () => {
     const { concrete } = methods.find(({ method }) => method === 'repair-spur')!
     expect(concrete!.concrete * 1e3).toBeCloseTo(15.3, 1)
     expect(concrete!.bags.exactCount).toBeCloseTo(1.5, 1)
+    // Its own default hole is none that is warned of.
+    expect(concrete!.cover).toBeGreaterThanOrEqual(0.05)
+    expect(concrete!.warnings.join()).not.toContain('at the corners')
   })
 })
 

@@ -31,8 +31,11 @@ export interface Fill {
   kind: 'concrete'
   /** Of {@link Earthwork.holes}. */
   hole: number
-  /** Standing in it from its top down to `foot` below ground, or to its bottom. */
-  castIn?: { section: Section; foot?: Metres }
+  /**
+   * Standing in it from its top down to `foot` below ground, or to its bottom. Concrete needs no keeping from water:
+   * its cover is that of its faces.
+   */
+  castIn?: { section: Section; foot?: Metres; isConcrete?: true }
   /** Room beyond the hole that the old block left. */
   leftBy?: RoundVoid
   /** Room that is left to fill where it is not the hole's own, m³: beside an old block. */

@@ -71,7 +71,11 @@ export const repairSpur: RepairMethod = {
           {
             kind: 'concrete',
             hole: 0,
-            castIn: { section: { shape: 'rectangle', ...size }, foot: Math.min(spur.length / 2, hole.footingBottom) },
+            castIn: {
+              section: { shape: 'rectangle', ...size },
+              foot: Math.min(spur.length / 2, hole.footingBottom),
+              isConcrete: true,
+            },
             ...(old ? { room: roomBesideOld(context, old, spur, hole) } : {}),
           },
         ],
