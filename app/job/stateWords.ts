@@ -71,9 +71,8 @@ export function newPostSentence(
   show: (length: number) => string,
 ): string {
   if (!newPost || !hole) return ''
-  const { length, stock } = newPost
+  const { length, third, stock } = newPost
   const from = stock === undefined ? 'longer than any that is sold: order it' : `cut from ${show(stock)}`
-  const third = Math.ceil((length / 3) * 100) / 100
   return `The new post: ${show(length)} at least, ${from}. A third of it in the ground would be ${show(third)}; here it is ${show(hole.footingBottom)}.`
 }
 

@@ -139,7 +139,7 @@ const method = object({
   'concrete?': concrete,
   checks: listOf(object({ check: text, demand: number(''), capacity: number(''), unit: text })),
   parts: listOf(object({ kind: text, key: text, count: { type: 'integer' } })),
-  'newPost?': object({ length: number('m'), 'stock?': number('m') }),
+  'newPost?': object({ length: number('m'), third: number('m'), 'stock?': number('m') }),
   minutes: number('min'),
   cautions: texts,
   leavesUnsolved: texts,

@@ -1,4 +1,5 @@
 import type { Cause } from '../cause/tables'
+import { roundUpTo } from '../numeric/rounding'
 import { workMinutes } from '../day/minutes'
 import type { PostContext } from '../repair/context'
 import { weakestLink } from '../repair/links'
@@ -96,10 +97,12 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
   }
 }
 
+/** A third of a stick is said no finer, m. */
+const THIRD_STEP: Metres = 0.01
 /** The shortest stick that does; none where it is longer than any that is sold. */
 function postToBuy(length: Metres, { digging }: Tables): NonNullable<MethodPlan['newPost']> {
   const stock = digging.stockLengths.find((each) => each >= length - 1e-6)
-  return { length, ...(stock === undefined ? {} : { stock }) }
+  return { length, third: roundUpTo(length / 3, THIRD_STEP), ...(stock === undefined ? {} : { stock }) }
 }
 
 /** A red flag stops every repair but making it safe, until a person says that it is in hand. */

@@ -114,6 +114,8 @@ export interface MethodPlan extends Thresholds {
   /** The post to buy, from its foot to the top of the fence, m. */
   newPost?: {
     length: Metres
+    /** What a third of it in the ground would be, by custom. */
+    third: Metres
     /** The shortest that is sold and long enough. */
     stock?: Metres
   }

@@ -33,14 +33,14 @@ function setBank(height: number | null): Promise<InputError | undefined> {
         :value="post.box.width"
         :step="0.05"
         :smallest="0.05"
-        :save="(value) => setBox({ width: value ?? 0.35 })"
+        :save="(value) => setBox({ width: value ?? post.box!.width })"
       />
       <LengthStepper
         label="Height of the box or sign"
         :value="post.box.height"
         :step="0.05"
         :smallest="0.05"
-        :save="(value) => setBox({ height: value ?? 0.4 })"
+        :save="(value) => setBox({ height: value ?? post.box!.height })"
       />
     </div>
   </div>
