@@ -107,14 +107,14 @@ function causesOf(weighing: Weighing, tables: CauseTables): CauseProbability[] {
   const shares = sharesOf(weighing)
   return tables.causes
     .map(({ key, name }, i): CauseProbability => {
-      const common = { cause: key, name, probability: posterior[i]! }
+      const cause = { cause: key, name, probability: posterior[i]! }
       if (impossible[i] !== undefined)
-        return { ...common, decibans: -Infinity, start: -Infinity, evidence: [], impossible: impossible[i] }
+        return { ...cause, decibans: -Infinity, start: -Infinity, evidence: [], impossible: impossible[i] }
       const evidence = voices
         .map(({ source, says }, v) => ({ observation: source, decibans: DECIBANS * shares[i]![v]!, says }))
         .sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans))
       return {
-        ...common,
+        ...cause,
         decibans: DECIBANS * logOddsOf(logWeights, possible, i),
         start: DECIBANS * logOddsOf(base, possible, i),
         evidence,
@@ -149,19 +149,12 @@ function mayTurn(posterior: readonly number[], ahead: readonly Outlook[], tables
   return ahead.some(({ outcomes }) =>
     outcomes.some(({ chance, after }) => {
       if (chance < TURN_CHANCE) return false
-      const causes = after.slice(0, posterior.length)
-      const failed = causes.reduce((sum, each) => sum + each, 0)
+      const failed = 1 - after[posterior.length]!
       // What a sound post would show turns no cause into another.
       if (failed < TURN_CHANCE) return false
+      const causes = after.slice(0, posterior.length).map((each) => each / failed)
       const [then] = byProbability(causes)
-      return (
-        then !== now &&
-        !sameRepairs(then, now, tables) &&
-        isSettled(
-          causes.map((each) => each / failed),
-          tables,
-        )
-      )
+      return then !== now && !sameRepairs(then, now, tables) && isSettled(causes, tables)
     }),
   )
 }

@@ -2,7 +2,7 @@ import { holds } from '../rules'
 import type { ObservationKey, Observations } from './observations'
 import { remembered } from '../numeric/remember'
 import type { Minutes } from '../units/types'
-import { logLikelihoods, logSound, outcomesOf, voiceOf, type Voice } from './readings'
+import { outcomesOf, voiceOf, type Voice } from './readings'
 import type { Cause, CauseTables, EvidenceRow } from './tables'
 import { exponentsOf, normalised, tempered, type Weighing } from './weigh'
 
@@ -48,10 +48,8 @@ export function outlooks(
     .map((row) => {
       const company = seen.filter((voice) => voice.group === row.group)
       const inCompany = companyOf(row, company, weighing, tables)
-      const outcomes = outcomesOf(row).map((value) => {
-        const voice = askedOf(voiceOf(row, value, tables), row, weighing)
-        const shares = likelihoodsOf(voice)
-        const ifSound = Math.exp(voice.sound)
+      const outcomes = answersTo(row, tables).map((answer) => {
+        const { voice, shares, ifSound } = askedOf(answer, row, weighing)
         const chance = sumOfProducts(posterior, shares) + posterior[shares.length]! * ifSound
         // Nothing of its group was seen: nothing is tempered by it.
         if (company.length === 0)
@@ -67,19 +65,35 @@ export function outlooks(
  * What a sound post would say to a check that is asked for. That somebody complains of its own accord speaks against a
  * sound post; that one is asked what there is to complain of does not.
  */
-function askedOf(voice: Voice, row: EvidenceRow, { posterior }: Weighing): Voice {
+function askedOf(answer: Answer, row: EvidenceRow, { posterior }: Weighing): Answer {
   const all = Object.values(row.sound).reduce((sum, share) => sum + share, 0)
-  if (all > SAYS_SOMETHING) return voice
-  return { ...voice, sound: Math.log(sumOfProducts(posterior, likelihoodsOf(voice))) }
+  if (all > SAYS_SOMETHING) return answer
+  const ifSound = sumOfProducts(posterior, answer.shares)
+  return { ...answer, voice: { ...answer.voice, sound: Math.log(ifSound) }, ifSound }
 }
 /** Shares of a sound post that come to less than this are of complaints. */
 const SAYS_SOMETHING = 0.9
 
-/** P(value) under every cause. */
-const likelihoodsOf = ({ column }: Voice): readonly number[] =>
-  remembered(likelihoods, column, () => column.map(Math.exp))
-/** Columns of the tables are the same lists each time. */
-const likelihoods = new WeakMap<readonly number[], number[]>()
+/** Something that a check may show. */
+interface Answer {
+  voice: Voice
+  /** P(value) under every cause. */
+  shares: readonly number[]
+  /** P(value) where nothing has failed. */
+  ifSound: number
+}
+
+/** All that a check may show: the same for every post, so worked out once for the tables. */
+function answersTo(row: EvidenceRow, tables: CauseTables): readonly Answer[] {
+  const ofTables = remembered(answersOf, tables, () => new Map<EvidenceRow, readonly Answer[]>())
+  return remembered(ofTables, row, () =>
+    outcomesOf(row).map((value) => {
+      const voice = voiceOf(row, value, tables)
+      return { voice, shares: voice.column.map(Math.exp), ifSound: Math.exp(voice.sound) }
+    }),
+  )
+}
+const answersOf = new WeakMap<CauseTables, Map<EvidenceRow, readonly Answer[]>>()
 
 function sumOfProducts(a: readonly number[], b: readonly number[]): number {
   let sum = 0
@@ -249,7 +263,9 @@ function bestParted(
   let most = -1
   for (const [x, a] of likely.entries()) {
     for (const b of likely.slice(x + 1)) {
-      const parted = Math.min(posterior[a]!, posterior[b]!) * distanceOf(row, a, b, tables)
+      const rarer = Math.min(posterior[a]!, posterior[b]!)
+      if (rarer <= most) continue
+      const parted = rarer * distanceOf(row, a, b, tables)
       if (parted > most) {
         most = parted
         best = [a, b]
@@ -268,12 +284,8 @@ const SOUND_POST: Told = { key: SOUND, short: 'a sound post' }
 
 /** Half the sum of the differences of two causes' likelihoods: 0 alike, 1 never the same. */
 function distanceOf(row: EvidenceRow, a: number, b: number, tables: CauseTables): number {
-  return (
-    outcomesOf(row).reduce((sum, value) => {
-      const column = [...logLikelihoods(row, value, tables), logSound(row, value)]
-      return sum + Math.abs(Math.exp(column[a]!) - Math.exp(column[b]!))
-    }, 0) / 2
-  )
+  const share = ({ shares, ifSound }: Answer, i: number) => shares[i] ?? ifSound
+  return answersTo(row, tables).reduce((sum, each) => sum + Math.abs(share(each, a) - share(each, b)), 0) / 2
 }
 
 /** Fewer visits than this are not spoken of. */

@@ -60,8 +60,16 @@ export function weigh(facts: PostFacts, seen: readonly Voice[], tables: CauseTab
 
 /** ln of a sum of weights given by their logarithms. */
 function logSum(logWeights: readonly number[], of: readonly number[]): number {
-  const largest = Math.max(...of.map((i) => logWeights[i]!))
-  return largest + Math.log(of.reduce((sum, i) => sum + Math.exp(logWeights[i]! - largest), 0))
+  const largest = largestOf(logWeights, of)
+  let sum = 0
+  for (const i of of) sum += Math.exp(logWeights[i]! - largest)
+  return largest + Math.log(sum)
+}
+
+function largestOf(logWeights: readonly number[], of: readonly number[]): number {
+  let largest = -Infinity
+  for (const i of of) largest = Math.max(largest, logWeights[i]!)
+  return largest
 }
 
 function factVoices(facts: PostFacts, tables: CauseTables): Voice[] {
@@ -136,18 +144,14 @@ export function tempered(seen: readonly Voice[], tables: CauseTables): Voice[] {
 
 /** Probabilities out of logarithms of weights; 0 where a cause cannot be. */
 export function normalised(logWeights: readonly number[], possible: readonly number[]): number[] {
-  const largest = Math.max(...possible.map((i) => logWeights[i]!))
-  const weights = new Array<number>(logWeights.length).fill(0)
-  let total = 0
-  for (const i of possible) total += weights[i] = Math.exp(logWeights[i]! - largest)
-  return weights.map((weight) => weight / total)
+  const all = logSum(logWeights, possible)
+  const chances = new Array<number>(logWeights.length).fill(0)
+  for (const i of possible) chances[i] = Math.exp(logWeights[i]! - all)
+  return chances
 }
 
 /** ln of the odds of one cause against all others. */
 export function logOddsOf(logWeights: readonly number[], possible: readonly number[], i: number): number {
   const others = possible.filter((j) => j !== i)
-  if (others.length === 0) return Infinity
-  const largest = Math.max(...others.map((j) => logWeights[j]!))
-  const sum = others.reduce((total, j) => total + Math.exp(logWeights[j]! - largest), 0)
-  return logWeights[i]! - largest - Math.log(sum)
+  return others.length === 0 ? Infinity : logWeights[i]! - logSum(logWeights, others)
 }

@@ -1,6 +1,7 @@
 import type { PostContext } from '../repair/context'
-import { linkOnGustScale, type Link } from '../repair/links'
-import type { Choice, Design, RepairMethod, Verdict } from '../repair/method'
+import { gustsOf, linkOnGustScale, type Link, type LinkCapacity } from '../repair/links'
+import { verdictOf, type Choice, type Design, type RepairMethod, type Verdict } from '../repair/method'
+import { standingFootingLink, standingPostLink } from '../repair/standing'
 import { onBothThresholds, type Thresholds } from './thresholds'
 
 /** A method with the parts that it is made with on this post, and what it then holds. */
@@ -18,29 +19,48 @@ export interface DesignedMethod {
  */
 export function designMethod(method: RepairMethod, context: PostContext): DesignedMethod {
   const { scale } = context
-  let best: DesignedMethod | undefined
+  const against = method.against(context)
+  const choices = method.variants(context)
+  let best: Pick<DesignedMethod, 'choice' | 'design' | 'verdict'> | undefined
   let rank = -Infinity
-  for (const choice of method.variants(context)) {
+  for (const choice of against.length > 0 ? choices.slice(0, 1) : choices) {
     const design = method.design(context, choice)
-    const verdict = method.verdict(context, design)
-    const links = design.links.map((capacity) => linkOnGustScale(capacity, scale))
-    const thresholds = onBothThresholds(links, scale.gust50)
-    const of = verdict.verdict === 'allowed' ? nearness(context, thresholds) : -1
+    const verdict = verdictWith(against, method.verdict?.(context, design))
+    const share = shareOfTargets(context, design.links)
+    const of = verdict.verdict === 'allowed' ? share : -1
     if (of > rank) {
-      best = { choice, design, verdict, links, thresholds }
+      best = { choice, design, verdict }
       rank = of
     }
-    if (rank >= HOLDS) break
+    // What stays as it stands is in every variant: none of them can do better than that.
+    if (rank >= Math.min(HOLDS, shareOfTargets(context, stayingLinks(context, design)))) break
   }
-  return best!
+  const links = best!.design.links.map((capacity) => linkOnGustScale(capacity, scale))
+  return { ...best!, links, thresholds: onBothThresholds(links, scale.gust50) }
 }
 
-/** Share of both targets that is held; of one that holds nothing of its own, none. */
-function nearness({ targetGust, leanTargetGust }: PostContext, { holdingGust = 0, leanGust = Infinity }: Thresholds) {
-  return Math.min(holdingGust / targetGust, leanGust / leanTargetGust)
+function verdictWith(against: readonly string[], own: Verdict = verdictOf([])): Verdict {
+  if (against.length === 0) return own
+  return verdictOf([...against, ...(own.verdict === 'refused' ? own.reasons : [])])
+}
+
+/** Links of the post and the footing that a design leaves as they are. */
+function stayingLinks(context: PostContext, { links }: Design): LinkCapacity[] {
+  const standing = [standingPostLink(context), standingFootingLink(context)]
+  return links.filter((link) => standing.includes(link))
+}
+
+/** Share of both targets that all of the links hold, 1 and more where they hold them. */
+function shareOfTargets({ scale, targetGust, leanTargetGust }: PostContext, links: readonly LinkCapacity[]): number {
+  return links.reduce((least, link) => {
+    const { givesWay, lean = givesWay } = gustsOf(link, scale)
+    return Math.min(least, givesWay / targetGust, Math.min(lean, givesWay) / leanTargetGust)
+  }, Infinity)
 }
 const HOLDS = 1
 
 /** Goes over at the target's gust at least, and leans at the lean target's at least. */
-export const holdsTargets = (context: PostContext, thresholds: Thresholds): boolean =>
-  thresholds.holdingGust !== undefined && nearness(context, thresholds) >= HOLDS
+export const holdsTargets = (
+  { targetGust, leanTargetGust }: PostContext,
+  { holdingGust, leanGust = holdingGust }: Thresholds,
+): boolean => holdingGust !== undefined && holdingGust >= targetGust && leanGust! >= leanTargetGust

@@ -46,7 +46,7 @@ export function methodDetail(
   const method = row(methods, methodKey)
   const { design, choice } = designMethod(method, context)
   return {
-    stands: design.stands,
+    stands: design.stands(),
     // Steps follow the facts: no stump of steel, no panels at a box, no bed of stone where there is none.
     steps: methodRow(methodKey, context).steps.filter(({ key }) => !skipped(design).has(key)),
     parts: method.needs.map((kind) => {

@@ -9,7 +9,7 @@ import { plan } from '../plan/plan'
 import type { PartRow } from '../tables/parts'
 import { measuresIn } from '../units/quantity'
 import { row } from '../tables/tables'
-import { answersByTable, chosenPart, commonRefusals, verdictOf, type RepairMethod } from './method'
+import { answersByTable, chosenPart, commonRefusals, type RepairMethod } from './method'
 import { repairMethods } from './methods'
 import { box } from './solids'
 
@@ -30,6 +30,7 @@ const groundStrap: RepairMethod = {
   takesOut: [],
   needs: ['strap'],
   answers: answersByTable(key),
+  against: commonRefusals,
   variants: (context) => [{ strap: chosenPart(context, 'strap', 'narrow') }],
   design(context, choice) {
     const strap = row(context.tables.parts.lists.strap!.rows as readonly StrapPart[], choice.strap!)
@@ -42,10 +43,11 @@ const groundStrap: RepairMethod = {
     return {
       links: [link],
       parts: [{ kind: 'strap', key: strap.key, count: 2 }],
-      stands: [{ key: 'strap', matter: 'steel', outline: box(-0.02, 0.02, -0.3, 0.3), edge: 'solid', link: 'strap' }],
+      stands: () => [
+        { key: 'strap', matter: 'steel', outline: box(-0.02, 0.02, -0.3, 0.3), edge: 'solid', link: 'strap' },
+      ],
     }
   },
-  verdict: (context) => verdictOf(commonRefusals(context)),
 }
 /** The rows. */
 const withStrap: Tables = {

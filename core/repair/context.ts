@@ -13,15 +13,7 @@ import type { Metres, MetresPerSecond, NewtonMetres, Newtons } from '../units/ty
 import { BARE, type ExperienceRange } from '../wind/experience'
 import { boxLoad, windLoad, type WindLoad } from '../wind/force'
 import { gustOfReturnPeriod } from '../wind/returnPeriod'
-import {
-  givesWay,
-  linkMaker,
-  linkOnGustScale,
-  type GustScale,
-  type HoldsAtArm,
-  type LinkCapacity,
-  type LinkMaker,
-} from './links'
+import { gustsOf, linkMaker, type GustScale, type HoldsAtArm, type LinkCapacity, type LinkMaker } from './links'
 import { hungLeafMoment, loadCases, loadUnder, type Load } from './loadCases'
 
 /** A footing of this width, with what stands above its fill, not deeper than this where its post ends. */
@@ -75,8 +67,10 @@ const KNOCK: Newtons = 300
 
 /** Posts of one line often share soil, load and hole; the ground is solved once for each. */
 export interface GroundMemory {
-  capacities: Map<string, LinkCapacity>
-  depths: Map<string, ReadonlyMap<string, Metres | null>>
+  /** By ground and loads, then by profile. */
+  capacities: Map<string, Map<string, LinkCapacity>>
+  /** By ground, loads and what is asked of it, then by footing. */
+  depths: Map<string, Map<string, ReadonlyMap<string, Metres | null>>>
   diagnoses: Map<string, Diagnosis>
   experience: Map<string, ExperienceRange>
 }
@@ -109,8 +103,10 @@ export function postContext(
   const experience = post.duties.includes('load-bearing') ? BARE : line.experience
   const scale: GustScale = { forceAtUnitGust, gust50: site.gust50, experience }
   const cases = loadCases(post)
-  const casesKey = JSON.stringify(cases)
   const links = linkMaker(cases, wind.height)
+  const groundKey = [anySoil.key, post.saturated, site.season, wind.height, cases]
+  const capacities = remembered(memory.capacities, JSON.stringify(groundKey), () => new Map())
+  const depths = remembered(memory.depths, JSON.stringify([groundKey, site, scale, knock]), () => new Map())
 
   const ground: PostContext['ground'] = (link, name, segments) => {
     if (!soil) {
@@ -125,8 +121,7 @@ export function postContext(
       segments,
     }
     const profile = segments.map(({ top, bottom, width }) => `${top} ${bottom} ${width}`).join()
-    const key = `${soil.key} ${buried.saturated} ${buried.ignoredTop} ${wind.height} ${profile}`
-    const found = remembered(memory.capacities, `${key} ${casesKey}`, () => {
+    const found = remembered(capacities, profile, () => {
       const atWind = groundCapacity({ ...buried, height: wind.height })
       // Steady loads ask at other heights too: one threshold at a time then.
       const holds: HoldsAtArm = (threshold, height) =>
@@ -157,15 +152,10 @@ export function postContext(
     customs: tables.digging,
   })
   const bindingDepthsOf: PostContext['bindingDepthsOf'] = (...of) => {
-    const {
-      loadsUnder: _loadsUnder,
-      soil: _soil,
-      customs: _customs,
-      postLength: _length,
-      ...question
-    } = depthQuestion(...of)
-    const key = `${of[0].key} ${JSON.stringify(question)} ${casesKey}`
-    return remembered(memory.depths, key, () => bindingDepths(depthQuestion(...of)))
+    const [{ key: ofSoil }, width, above, deepest] = of
+    // No binding rule asks for the post's length.
+    const key = `${ofSoil} ${width} ${above?.bottom} ${above?.width} ${deepest}`
+    return remembered(depths, key, () => bindingDepths(depthQuestion(...of)))
   }
   const embedment: PostContext['embedment'] = (...of) => recommendedDepth(depthQuestion(...of), bindingDepthsOf(...of))
   return {
@@ -191,7 +181,7 @@ export function postContext(
     bindingDepthsOf,
     embedment,
     diagnoses: memory.diagnoses,
-    gustOf: (link) => givesWay(linkOnGustScale(link, scale)),
+    gustOf: (link) => gustsOf(link, scale).givesWay,
   }
 }
 

@@ -54,18 +54,33 @@ export interface GustScale {
   experience: Experience
 }
 
-/** Experience counts for what gives way and what leans; a code asks the bare formulas. */
-export function linkOnGustScale(capacity: LinkCapacity, { forceAtUnitGust, gust50, experience }: GustScale): Link {
-  const { link, name, because, of = 'part', over } = capacity
+/** Gusts at which a part gives way and from which it leans, where it can, m/s. */
+export function gustsOf(
+  { of = 'part', over, code, lean }: LinkCapacity,
+  { forceAtUnitGust, experience }: GustScale,
+): { givesWay: MetresPerSecond; lean?: MetresPerSecond } {
   const felt = forceAtUnitGust * experience[of]
-  const result: Link = { link, name, returnYears: Infinity, ...(because ? { because } : {}) }
-  if (capacity.lean !== undefined) result.lean = gustFor(capacity.lean, felt)
+  const givesWay = over === undefined ? gustFor(code ?? Infinity, forceAtUnitGust) : gustFor(over, felt)
+  return lean === undefined ? { givesWay } : { givesWay, lean: gustFor(lean, felt) }
+}
+
+/** Experience counts for what gives way and what leans; a code asks the bare formulas. */
+export function linkOnGustScale(capacity: LinkCapacity, scale: GustScale): Link {
+  const { forceAtUnitGust } = scale
+  const { link, name, because, over } = capacity
+  const gusts = gustsOf(capacity, scale)
+  const result: Link = {
+    link,
+    name,
+    returnYears: returnPeriodOfGust(gusts.givesWay, scale.gust50),
+    ...(because ? { because } : {}),
+  }
+  if (gusts.lean !== undefined) result.lean = gusts.lean
   if (capacity.code !== undefined) result.code = gustFor(capacity.code, forceAtUnitGust)
   if (over !== undefined) {
-    result.over = gustFor(over, felt)
+    result.over = gusts.givesWay
     result.bare = gustFor(over, forceAtUnitGust)
   }
-  result.returnYears = returnPeriodOfGust(givesWay(result), gust50)
   return result
 }
 

@@ -56,8 +56,8 @@ export interface Design {
   checks?: readonly Check[]
   earthwork?: Earthwork
   parts: readonly { kind: string; key: string; count: number }[]
-  /** What stands where when it is done; nothing where the post stays as it stands. */
-  stands: readonly Solid[]
+  /** What stands where when it is done, drawn when a screen asks; nothing where the post stays as it stands. */
+  stands: () => readonly Solid[]
   cautions?: readonly string[]
   /** The post to buy, where there is a new one: from its foot to the top of the fence, m. */
   newPost?: { length: Metres; section: Section }
@@ -80,10 +80,13 @@ export interface RepairMethod {
   needs: readonly string[]
   /** Causes that it takes away, some only under a condition. */
   answers: (context: PostContext) => ReadonlyMap<Cause, 'yes' | { onlyIf: string }>
+  /** Reasons against it that no choice of its parts would change; none where it can be done. */
+  against: (context: PostContext) => readonly string[]
   /** What it may be made with, best first: the first that is allowed is offered. */
   variants: (context: PostContext) => readonly Choice[]
   design: (context: PostContext, choice: Choice) => Design
-  verdict: (context: PostContext, design: Design) => Verdict
+  /** What speaks against one design of it, beside that; nothing where any can be made. */
+  verdict?: (context: PostContext, design: Design) => Verdict
 }
 
 /** Name, minutes, steps and cautions of a method: its row of data. */

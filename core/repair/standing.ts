@@ -1,6 +1,7 @@
 import { softAtGroundOf } from '../cause/observations'
 import type { RoundVoid } from '../concrete/volume'
 import { DEPTH_RANGE, type Segment } from '../ground/profile'
+import { remembered } from '../numeric/remember'
 import { leanSlopes } from '../setout/lean'
 import { sectionProperties, sectionSize } from '../timber/section'
 import type { CubicMetres, Metres } from '../units/types'
@@ -21,7 +22,12 @@ export const buriedDepth = ({ post, line }: Pick<PostContext, 'post' | 'line'>):
   Math.max(0, post.length - line.height)
 
 /** The standing post at the ground line: what decay has left of it. */
-export function standingPostLink(context: PostContext): LinkCapacity {
+export const standingPostLink = (context: PostContext): LinkCapacity =>
+  // Many methods ask for it, with each of their parts.
+  remembered(standingPosts, context, () => postLinkOf(context))
+const standingPosts = new WeakMap<PostContext, LinkCapacity>()
+
+function postLinkOf(context: PostContext): LinkCapacity {
   const { post, material, wind, links } = context
   const broken = isBroken(context)
   const left = sectionProperties(post.section, softAtGround(context))
@@ -41,7 +47,6 @@ export function standingPostLink(context: PostContext): LinkCapacity {
  * @returns undefined when its size is not known or the soil gives no figure
  */
 export function standingFootingLink(context: PostContext): LinkCapacity | undefined {
-  // Many methods ask for it, with each of their parts.
   if (!standingFootings.has(context)) standingFootings.set(context, footingLinkOf(context))
   return standingFootings.get(context)
 }

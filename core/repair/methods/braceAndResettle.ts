@@ -1,5 +1,5 @@
 import type { Metres } from '../../units/types'
-import { commonRefusals, methodRow, verdictOf, type RepairMethod } from '../method'
+import { commonRefusals, methodRow, type RepairMethod } from '../method'
 import { isBroken, leanOf, softAtGround, standardFootingLink, standingFootingLink, standingPostLink } from '../standing'
 
 const key = 'brace-and-resettle'
@@ -18,21 +18,7 @@ export const braceAndResettle: RepairMethod = {
   needs: [],
   answers: (context) =>
     new Map((methodRow(key, context).answers ?? []).map((cause) => [cause, { onlyIf: ONLY_IF[cause] ?? '' }])),
-  variants: () => [{}],
-  design(context) {
-    const measured = standingFootingLink(context)
-    const footing = measured ?? standardFootingLink(context)
-    return {
-      links: [standingPostLink(context), ...(footing ? [footing] : [])],
-      parts: [],
-      stands: [],
-      cautions: [
-        ...(measured ? [] : ['Its footing is not measured: a common one is counted.']),
-        'It leans again where what pushed it goes on.',
-      ],
-    }
-  },
-  verdict(context) {
+  against(context) {
     const { post } = context
     const { comesUpright, footingFound, pushPivot } = post.observations
     const reasons = commonRefusals(context)
@@ -43,7 +29,21 @@ export const braceAndResettle: RepairMethod = {
     if (footingFound && POOR_FOOTING.includes(footingFound)) reasons.push('Its footing is not worth keeping.')
     if (pushPivot && LOOSE.includes(pushPivot)) reasons.push('It turns above its footing, not with it.')
     if (post.footing?.kind === 'plate') reasons.push('The post stands on a plate, not in the ground.')
-    return verdictOf(reasons)
+    return reasons
+  },
+  variants: () => [{}],
+  design(context) {
+    const measured = standingFootingLink(context)
+    const footing = measured ?? standardFootingLink(context)
+    return {
+      links: [standingPostLink(context), ...(footing ? [footing] : [])],
+      parts: [],
+      stands: () => [],
+      cautions: [
+        ...(measured ? [] : ['Its footing is not measured: a common one is counted.']),
+        'It leans again where what pushed it goes on.',
+      ],
+    }
   },
 }
 

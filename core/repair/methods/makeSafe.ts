@@ -1,4 +1,4 @@
-import { answersByTable, verdictOf, type RepairMethod } from '../method'
+import { answersByTable, type RepairMethod } from '../method'
 
 const key = 'make-safe'
 
@@ -9,7 +9,7 @@ export const makeSafe: RepairMethod = {
   takesOut: [],
   needs: [],
   answers: answersByTable(key),
+  against: () => [],
   variants: () => [{}],
-  design: () => ({ links: [], parts: [], stands: [] }),
-  verdict: () => verdictOf([]),
+  design: () => ({ links: [], parts: [], stands: () => [] }),
 }

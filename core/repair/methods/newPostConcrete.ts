@@ -8,7 +8,6 @@ import {
   commonRefusals,
   oldOutSteps,
   soldHere,
-  verdictOf,
   type Choice,
   type RepairMethod,
 } from '../method'
@@ -25,6 +24,7 @@ export const newPostConcrete: RepairMethod = {
   takesOut: ['post', 'footing'],
   needs: ['post'],
   answers: answersByTable(key),
+  against: commonRefusals,
   /** As it was; where that does not hold, the next stouter ones. */
   variants(context) {
     const chosen = chosenPart(context, 'post', '')
@@ -52,7 +52,7 @@ export const newPostConcrete: RepairMethod = {
         oldConcrete: oldConcreteVolume(context),
       },
       parts: [{ kind: 'post', key: choice.post!, count: 1 }],
-      stands: [
+      stands: () => [
         ...goneSolids(footingSolids(post, 'dashed', 'old-footing')),
         ...holeSolids(hole),
         {
@@ -67,7 +67,6 @@ export const newPostConcrete: RepairMethod = {
       skips: oldOutSteps(context),
     }
   },
-  verdict: (context) => verdictOf(commonRefusals(context)),
 }
 
 /** A post counts as stouter when it bends this much less, and so many are tried. */

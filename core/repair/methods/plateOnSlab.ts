@@ -1,6 +1,6 @@
 import { row } from '../../tables/tables'
 import type { Metres, Pascals } from '../../units/types'
-import { answersByTable, chosenPart, commonRefusals, verdictOf, type RepairMethod } from '../method'
+import { answersByTable, chosenPart, commonRefusals, type RepairMethod } from '../method'
 import { anchorTension, concreteBreakout, thinnestSlab } from '../members/basePlate'
 import { isBroken, softAtGround, standingPostLink } from '../standing'
 
@@ -19,6 +19,14 @@ export const plateOnSlab: RepairMethod = {
   takesOut: [],
   needs: ['anchor'],
   answers: answersByTable(key),
+  against(context) {
+    const { post } = context
+    const reasons = commonRefusals(context)
+    if (!post.duties.includes('plate-mounted')) reasons.push('The post stands in the ground, not on a plate.')
+    if (isBroken(context)) reasons.push('The post is broken.')
+    if (softAtGround(context) > SOFT) reasons.push('The wood at its foot is gone soft.')
+    return reasons
+  },
   variants(context) {
     const chosen = chosenPart(context, 'anchor', '')
     const rows = context.tables.parts.lists.anchor.rows
@@ -40,16 +48,8 @@ export const plateOnSlab: RepairMethod = {
         }),
       ],
       parts: [{ kind: 'anchor', key: anchor.key, count: anchors }],
-      stands: [],
+      stands: () => [],
       cautions: [`The slab must be ${context.says.small(thinnestSlab(anchor.depth))} thick at least, and whole.`],
     }
-  },
-  verdict(context) {
-    const { post } = context
-    const reasons = commonRefusals(context)
-    if (!post.duties.includes('plate-mounted')) reasons.push('The post stands in the ground, not on a plate.')
-    if (isBroken(context)) reasons.push('The post is broken.')
-    if (softAtGround(context) > SOFT) reasons.push('The wood at its foot is gone soft.')
-    return verdictOf(reasons)
   },
 }

@@ -2,7 +2,7 @@ import { BELOW_FROST } from '../../ground/frost'
 import type { Metres } from '../../units/types'
 import type { PostContext } from '../context'
 import { chosenHole, designHole, holeSegments, holeSolids, toolWidth } from '../hole'
-import { answersByTable, commonRefusals, verdictOf, type Choice, type RepairMethod } from '../method'
+import { answersByTable, commonRefusals, type Choice, type RepairMethod } from '../method'
 import { box } from '../solids'
 import {
   buriedDepth,
@@ -34,8 +34,8 @@ export const recastFooting: RepairMethod = {
   takesOut: ['footing'],
   needs: [],
   answers: answersByTable(key),
-  variants: (context) =>
-    (against(context).length > 0 ? WIDER.slice(0, 1) : WIDER).map((more) => ({ wider: String(more) })),
+  against,
+  variants: () => WIDER.map((more) => ({ wider: String(more) })),
   design(context, choice) {
     const { post, line, along } = context
     const foot = buriedDepth(context)
@@ -55,7 +55,7 @@ export const recastFooting: RepairMethod = {
         oldConcrete: oldConcreteVolume(context),
       },
       parts: [],
-      stands: [
+      stands: () => [
         ...holeSolids(hole),
         {
           key: 'post',
@@ -67,10 +67,8 @@ export const recastFooting: RepairMethod = {
       ],
     }
   },
-  verdict: (context) => verdictOf(against(context)),
 }
 
-/** What no width would change. */
 function against(context: PostContext): string[] {
   const { post, site } = context
   const reasons = commonRefusals(context)

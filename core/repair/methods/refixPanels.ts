@@ -3,7 +3,7 @@ import { row } from '../../tables/tables'
 import type { PostContext } from '../context'
 import { fixingTension } from '../fixings'
 import type { LinkCapacity } from '../links'
-import { answersByTable, chosenPart, soldHere, verdictOf, type RepairMethod } from '../method'
+import { answersByTable, chosenPart, soldHere, type RepairMethod } from '../method'
 import { standingFootingLink, standingPostLink } from '../standing'
 
 const key = 'refix-panels'
@@ -18,6 +18,7 @@ export const refixPanels: RepairMethod = {
   takesOut: [],
   needs: ['rail-fixing'],
   answers: answersByTable(key),
+  against: ({ post }) => (post.duties.includes('roadside-box') ? ['There are no rails or panels at a box.'] : []),
   /** The thinnest that holds the target. */
   variants(context) {
     const chosen = chosenPart(context, 'rail-fixing', '')
@@ -37,11 +38,9 @@ export const refixPanels: RepairMethod = {
         ...(footing ? [footing] : []),
       ],
       parts: [{ kind: 'rail-fixing', key: fixing.key, count: 2 * fixings }],
-      stands: [],
+      stands: () => [],
     }
   },
-  verdict: ({ post }) =>
-    verdictOf(post.duties.includes('roadside-box') ? ['There are no rails or panels at a box.'] : []),
 }
 
 /** Half the wind on the post comes from each side; the fixings of that side share it. */

@@ -38,6 +38,15 @@ export const repairSpur: RepairMethod = {
   takesOut: [],
   needs: ['spur', 'fixing'],
   answers: answersByTable(key),
+  against(context) {
+    const { post, material, line } = context
+    const reasons = commonRefusals(context)
+    if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post takes no fixings for a spur.`)
+    if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS)
+      reasons.push('The wood is soft where the fixings would go.')
+    if (line.kind === 'single') reasons.push('A post that carries no fence is changed whole with less work.')
+    return reasons
+  },
   /** The shortest spur first: what is longer is dug deeper and carried. The fixing is the usual one, or what was chosen. */
   variants(context) {
     const { spur, fixing } = context.tables.parts.lists
@@ -85,19 +94,15 @@ export const repairSpur: RepairMethod = {
         { kind: 'spur', key: spur.key, count: 1 },
         { kind: 'fixing', key: fixing.key, count: 2 },
       ],
-      stands: standsOf(context, spur, hole),
+      stands: () => standsOf(context, spur, hole),
       cautions: [`The spur weighs about ${context.says.mass(spur.mass)}.`],
       skips: oldOutSteps(context),
     }
   },
   verdict(context, { parts }) {
-    const { post, material, tables, leafMoment, says } = context
-    const reasons = commonRefusals(context)
-    if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post takes no fixings for a spur.`)
-    if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS)
-      reasons.push('The wood is soft where the fixings would go.')
+    const { tables, leafMoment, says } = context
+    const reasons: string[] = []
     const spur = row(tables.parts.lists.spur.rows, parts.find(({ kind }) => kind === 'spur')!.key)
-    if (context.line.kind === 'single') reasons.push('A post that carries no fence is changed whole with less work.')
     const half = spur.length / 2
     if (half < context.site.frostDepth)
       reasons.push(

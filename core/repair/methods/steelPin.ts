@@ -36,10 +36,10 @@ export const steelPin: RepairMethod = {
   takesOut: [],
   needs: ['pin'],
   answers: answersByTable(key),
+  against,
   /** The usual pin first, then every other that the post has room for. */
   variants(context) {
     const chosen = chosenPart(context, 'pin', '')
-    if (!chosen && against(context).length > 0) return [{ pin: USUAL_PIN }]
     const others = context.tables.parts.lists.pin.rows
       .filter((each) => each.key !== USUAL_PIN && fitsBore(each, context))
       .map((each) => each.key)
@@ -52,7 +52,7 @@ export const steelPin: RepairMethod = {
     return {
       links: [...pinLinks(context, pin), ...(footing ? [footing] : [])],
       parts: [{ kind: 'pin', key: pin.key, count: 1 }],
-      stands: [
+      stands: () => [
         ...footingSolids(post),
         {
           key: 'post',
@@ -76,7 +76,7 @@ export const steelPin: RepairMethod = {
   verdict(context, { links, parts }) {
     const { site, tables } = context
     const pin = row(tables.parts.lists.pin.rows, parts[0]!.key)
-    const reasons = against(context)
+    const reasons: string[] = []
     if (!fitsBore(pin, context)) {
       reasons.push(`A ${context.says.small(pin.diameter)} bore leaves too little wood in this post.`)
     }
@@ -90,7 +90,6 @@ export const steelPin: RepairMethod = {
   },
 }
 
-/** What no pin would change. */
 function against(context: PostContext): string[] {
   const { post, material } = context
   const { pushPivot, footingFound } = post.observations
