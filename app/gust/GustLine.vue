@@ -55,7 +55,9 @@ const marks = computed(() =>
       <span v-for="mark in marks" :key="mark.kind" class="mark" :class="mark.kind" :style="{ left: mark.left }">
         <svg width="18" height="16"><path d="M9 1.5 L16.5 14.5 L1.5 14.5 Z" /></svg>
       </span>
-      <span v-if="row.refused" class="reason">{{ row.refused }}</span>
+      <span v-if="row.refused" class="reason"
+        ><span>{{ row.refused }}</span></span
+      >
       <span
         v-else-if="row.weakest && row.over !== undefined"
         class="weakest"
@@ -167,6 +169,11 @@ button.line {
   font-size: 14px;
   line-height: 1.15;
   color: var(--soft-ink);
+  /* The target's line runs behind the words. */
+  z-index: 1;
+}
+.reason span {
+  background: var(--paper);
 }
 .weakest {
   position: absolute;

@@ -6,6 +6,7 @@ import { weakestLink } from '../repair/links'
 import { methodRow, type Check, type Design, type RepairMethod } from '../repair/method'
 import { isBroken, softAtGround } from '../repair/standing'
 import { row, type Tables } from '../tables/tables'
+import { WORKING_STEP } from '../units/step'
 import type { CubicMetres, Metres } from '../units/types'
 import { gustOfReturnPeriod, returnPeriodOfGust, returnPeriodWords } from '../wind/returnPeriod'
 import { planConcrete } from './concrete'
@@ -23,8 +24,8 @@ export function planMethods(
 }
 
 /**
- * Answers every cause in force; does not lean most years; keeps what is sound; holds both targets; quickest. Refused
- * ones stand last, and what answers nothing stands behind what answers something.
+ * Answers every cause in force; keeps what is sound; holds both targets; quickest. Refused ones stand last, and what
+ * answers nothing stands behind what answers something.
  */
 function order(context: PostContext, methods: readonly RepairMethod[], { inForce }: PostPlan['diagnosis']) {
   const sound = soundParts(context, inForce)
@@ -33,15 +34,10 @@ function order(context: PostContext, methods: readonly RepairMethod[], { inForce
     Number(b.allowed) - Number(a.allowed) ||
     Number(b.holdingGust !== undefined) - Number(a.holdingGust !== undefined) ||
     a.leavesUnsolved.length - b.leavesUnsolved.length ||
-    Number(leansMostYears(a)) - Number(leansMostYears(b)) ||
     takesOut.get(a.method)! - takesOut.get(b.method)! ||
     Number(b.holdsTarget) - Number(a.holdsTarget) ||
     a.minutes - b.minutes
 }
-
-/** What has to be set upright again every other winter is no repair as long as there is another. */
-const leansMostYears = ({ leanReturnYears = Infinity }: MethodPlan): boolean => leanReturnYears < MOST_YEARS
-const MOST_YEARS = 2
 
 /** What of the post has nothing wrong with it, and would be a pity to take out. */
 function soundParts(context: PostContext, inForce: readonly Cause[]): ReadonlySet<'post' | 'footing'> {
@@ -97,12 +93,11 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
   }
 }
 
-/** A third of a stick is said no finer, m. */
-const THIRD_STEP: Metres = 0.01
 /** The shortest stick that does; none where it is longer than any that is sold. */
-function postToBuy(length: Metres, { digging }: Tables): NonNullable<MethodPlan['newPost']> {
+function postToBuy(length: Metres, { digging, units }: Tables): NonNullable<MethodPlan['newPost']> {
+  const asked = roundUpTo(length - 1e-6, WORKING_STEP[units])
   const stock = digging.stockLengths.find((each) => each >= length - 1e-6)
-  return { length, third: roundUpTo(length / 3, THIRD_STEP), ...(stock === undefined ? {} : { stock }) }
+  return { length: asked, third: roundUpTo(length / 3, WORKING_STEP[units]), ...(stock === undefined ? {} : { stock }) }
 }
 
 /** A red flag stops every repair but making it safe, until a person says that it is in hand. */

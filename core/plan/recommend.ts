@@ -1,8 +1,8 @@
 import type { PostContext } from '../repair/context'
 import type { DesignedHole } from '../repair/hole'
 import { roundUpTo } from '../numeric/rounding'
-import { INCH } from '../units/constants'
 import { showLength, type LengthSystem } from '../units/length'
+import { WORKING_STEP } from '../units/step'
 import type { Metres } from '../units/types'
 import type { DepthRulePlan, MethodPlan, PostPlan } from './types'
 
@@ -67,12 +67,9 @@ export function depthReason(hole: DesignedHole, rules: DepthRulePlan[], system: 
   return `${show(hole.depth)} deep${bed}. ${[RULE_WORDS[hole.rule] ?? hole.rule, [...others, ...short].join(', ')].filter(Boolean).join('; ')}.`
 }
 
-/** No finer than anybody digs, m. */
-const SAID_IN = { metric: 0.01, 'feet-inches': INCH }
-
 /** A depth that a rule asks for, never said as less. @example showDepth(0.733, 'metric') // '0.74 m' */
 export const showDepth = (depth: Metres, system: LengthSystem): string =>
-  showLength(roundUpTo(depth, SAID_IN[system]), system)
+  showLength(roundUpTo(depth, WORKING_STEP[system]), system)
 
 const BINDING_WORDS: Record<string, string> = {
   frost: 'frost asks',

@@ -3,6 +3,9 @@ import { INCH } from './constants'
 import type { LengthSystem } from './length'
 import type { Metres } from './types'
 
+/** No finer than anybody digs or saws to, m. */
+export const WORKING_STEP: Record<LengthSystem, Metres> = { metric: 0.01, 'feet-inches': INCH }
+
 /** A finer step than this goes by the quarter inch, m. */
 const FINE: Metres = 0.01
 

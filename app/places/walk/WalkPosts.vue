@@ -9,18 +9,24 @@ import { nextLineId, nextPostIds, sharedFacts } from '~~/core/edit/grow'
 import type { Line } from '~~/core/document/job'
 import { spacing } from '~~/core/setout/spacing'
 import { parseTape } from '~~/core/setout/tape'
+import { FOOT } from '~~/core/units/constants'
 import { usePreferencesStore } from '~/session/preferences'
+import { TAPE_EXAMPLES } from './tapeExamples'
 
 /** Posts by running tape readings, typed or pasted, or by equal bays. */
 const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 
+/** What most bays are sold for, m. */
+const COMMON_BAY = { metric: 2.4, 'feet-inches': 8 * FOOT }
+const examples = computed(() => TAPE_EXAMPLES[preferences.units])
+
 const text = ref('')
 const said = ref('')
 const failure = ref('')
 const length = ref<number>()
-const bay = ref(2.4)
+const bay = ref(COMMON_BAY[preferences.units])
 
 const read = computed(() => {
   if (text.value.trim() === '') return undefined
@@ -74,6 +80,10 @@ async function make(commands: Command[], post: string, words: string): Promise<v
   view.choose(post)
 }
 
+/** As a tape is read: no finer than its marks. */
+const reading = (station: number) =>
+  preferences.units === 'metric' ? `${Math.round(station * 1e3) / 1e3} m` : preferences.show(station)
+
 /** Clear of everything marked along the line, by a hole's reach. */
 const CLEAR = 0.5
 function equalBays(): void {
@@ -84,7 +94,7 @@ function equalBays(): void {
       bay.value,
       marks.map(({ station }) => ({ at: station, clear: CLEAR })),
     )
-    text.value = stations.map((station) => `${Math.round(station * 1e3) / 1e3} m`).join('\n')
+    text.value = stations.map(reading).join('\n')
   } catch (error) {
     failure.value = (error as InputError).message
   }
@@ -105,10 +115,9 @@ async function setBay(value: number | null): Promise<undefined> {
       rows="5"
       autocomplete="off"
       spellcheck="false"
-      placeholder="0, 2.4, 4.83, 7.2 gate 1.1, 8.45 corner
-or 6 x 2.4"
+      :placeholder="`${examples.readings}\nor ${examples.row}`"
       :error-messages="read?.wrong"
-      :hint="preview || 'After a reading may stand gate 1.1, double gate 1.5, corner or end.'"
+      :hint="preview || `After a reading may stand ${examples.gates}, corner or end.`"
       persistent-hint
     />
     <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
