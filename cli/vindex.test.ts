@@ -13,6 +13,7 @@ function vindex(words: string[], input = '') {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['cli/start.mjs', ...words], {
     input,
     encoding: 'utf8',
+    maxBuffer: 16e6,
   })
   return { status, stdout, stderr }
 }

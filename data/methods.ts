@@ -1,27 +1,6 @@
-import type { MethodRow, MethodStep } from '../core/tables/parts'
-
-const beforeDigging: readonly MethodStep[] = [
-  { key: 'services', text: 'Ask the marking service; look for meters, taps, lamps and valves. Hand-dig near marks.', doNotSkip: true },
-  { key: 'clear', text: 'Clear growth and stored things from both sides.' },
-  { key: 'prop', text: 'Prop or tie the panels and block under each bay before anything is cut.', doNotSkip: true },
-  { key: 'turf', text: 'Lift turf or paving whole and keep it.' },
-]
-
-const pour: readonly MethodStep[] = [
-  { key: 'tamp', text: 'Tamp the bottom hard; win the last centimetre by tamping.', doNotSkip: true },
-  { key: 'stone-bed', text: 'Lay and tamp the stone bed.' },
-  { key: 'cover', text: 'Check 50 mm of cover all round.', doNotSkip: true },
-  { key: 'plumb', text: 'Both faces plumb, height from the string, propped both ways.', doNotSkip: true },
-  { key: 'pour', text: 'Pour, counting the litres of water.' },
-  { key: 'rod', text: 'Rod to the bottom all round, behind the post too.', doNotSkip: true },
-  { key: 'plumb-again', text: 'Both faces plumb again before it stiffens; then hands off.', doNotSkip: true },
-  { key: 'crown', text: 'Slope the top away from the post, or keep it below the turf.', doNotSkip: true },
-  { key: 'props-stay', text: 'Leave the props until the concrete can hold.', doNotSkip: true },
-]
-
-const digCautions = ['Buried cables and pipes: marking service first.', 'Hands never between the handles of a post-hole digger.']
-const cementCautions = ['Cement burns and its dust harms: gloves, goggles, mask.']
-const propCaution = 'The fence falls when its post is cut: prop first.'
+import type { MethodRow } from '../core/tables/parts'
+import { furtherMethods } from './furtherMethods'
+import { beforeDigging, cementCautions, digCautions, oldPostOut, pour, propCaution } from './methodSteps'
 
 /** Fixed minutes are working values: set-up, fixing, clean-up. */
 export const methodRows: readonly MethodRow[] = [
@@ -32,8 +11,7 @@ export const methodRows: readonly MethodRow[] = [
     bring: ['props and stakes', 'preservative for the cuts'],
     steps: [
       ...beforeDigging,
-      { key: 'free-rails', text: "Cut the rails' fixings; lift the old post out whole if it comes." },
-      { key: 'stump', text: 'Take the old wood out to the bottom.', doNotSkip: true },
+      ...oldPostOut,
       { key: 'dig', text: 'Dig deeper, not wider; keep the side that will be pushed undisturbed.' },
       ...pour,
       { key: 'lift-panels', text: 'Lift the panels to the line before fixing back.', doNotSkip: true },
@@ -134,7 +112,7 @@ export const methodRows: readonly MethodRow[] = [
     key: 'make-safe',
     name: 'Make safe, today only',
     fixedMinutes: 30,
-    bring: ['props or spare rails', 'stakes', 'ties', 'a barrier'],
+    bring: ['ties', 'a barrier'],
     steps: [
       { key: 'prop', text: 'Prop the leaning bay with a spare rail or an A-frame staked at the foot.', doNotSkip: true },
       { key: 'tie', text: 'Tie the fence back to a sound post or wall.' },
@@ -143,4 +121,5 @@ export const methodRows: readonly MethodRow[] = [
     ],
     cautions: ['A propped fence is not repaired: keep people away in wind.', 'Jack and prop on spread bearing, never at an angle.'],
   },
+  ...furtherMethods,
 ]

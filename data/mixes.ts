@@ -23,6 +23,6 @@ export const fillings: readonly Filling[] = [
   { key: 'dry-pour', name: 'Dry bags, water on top', how: 'Pour the bags in dry round the post, then the counted litres on top.', risk: 'The core can stay dry. Only for light posts without a gate or load.', water: 'on-top' },
   { key: 'water-first', name: 'Water first', how: 'Water to a third of the hole, mix in to above the water, rod to the bottom all round.', risk: 'Too wet or too dry: count the litres, do not trust the third.', water: 'third-of-hole' },
   { key: 'layered', name: 'In layers', how: 'Some water, some mix, worked into the layer below; again to the top.', risk: 'Nobody knows the water unless each layer is counted.', water: 'mixed', layer: 0.15 },
-  { key: 'stone', name: 'Graded stone', how: 'Layers of mixed sizes with dust, each tamped hard.', risk: 'Drains well; not for gate posts in sand.', water: 'none', layer: 0.125, density: 2_000 },
+  { key: 'stone', name: 'Graded stone', how: 'Layers of mixed sizes with dust, each tamped hard.', risk: 'Drains well; not for gate posts in sand.', water: 'none', layer: 0.125, density: 1_800 },
   { key: 'tamped-soil', name: 'Tamped soil', how: 'The soil that came out, in thin layers, each tamped hard; a key where a gate pulls.', risk: 'Moves while it settles.', water: 'none', layer: 0.1, density: 1_800 },
 ]

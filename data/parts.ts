@@ -1,4 +1,19 @@
-import type { AnchorPart, FixingPart, PartList, PinPart, PostPart, RepairParts, SpurPart } from '../core/tables/parts'
+import type {
+  AnchorPart,
+  DowelPart,
+  FixingPart,
+  MenderPart,
+  PartList,
+  PinPart,
+  PostPart,
+  RepairParts,
+  SleevePart,
+  SpurPart,
+  StakePart,
+  StandOffPart,
+  TimberPart,
+} from '../core/tables/parts'
+import type { CarriedRow } from '../core/repair/members/carried'
 import { FOOT, INCH } from '../core/units/constants'
 import { methodRows } from './methods'
 
@@ -78,9 +93,77 @@ const anchor: PartList<AnchorPart> = {
   ],
 }
 
+const mender: PartList<MenderPart> = {
+  name: 'Mender',
+  rows: [
+    { key: 'mender-light', name: 'light pair of side plates, 2 bolts', momentCapacity: 1_200, lowerBolt: 0.1, upperBolt: 0.3, bolt: 0.012 },
+    { key: 'mender-heavy', name: 'heavy pair of side plates, 2 bolts', momentCapacity: 2_400, lowerBolt: 0.1, upperBolt: 0.4, bolt: 0.012 },
+  ],
+}
+
+const sleeve: PartList<SleevePart> = {
+  name: 'Sleeve',
+  rows: [
+    { key: 'sleeve-450', name: 'galvanised sleeve, 450 mm deep', wall: 0.003, insertion: 0.45, clearance: 0.002, yield: 235 * MPA },
+    { key: 'sleeve-600', name: 'galvanised sleeve, 600 mm deep', wall: 0.003, insertion: 0.6, clearance: 0.002, yield: 235 * MPA },
+  ],
+}
+
+const rail: PartList<TimberPart> = {
+  name: 'Rail',
+  rows: [
+    { key: 'rail-38x88', name: '38 × 88 rail', soldIn: 'metric', section: { along: 0.088, across: 0.038 } },
+    { key: 'rail-47x100', name: '47 × 100 rail', soldIn: 'metric', section: { along: 0.1, across: 0.047 } },
+    { key: 'rail-2x4', name: '2 × 4 rail', soldIn: FEET, section: { along: 3.5 * INCH, across: 1.5 * INCH } },
+  ],
+}
+
+const prop: PartList<TimberPart> = {
+  name: 'Props',
+  rows: [
+    { key: 'prop-38x88', name: '38 × 88 prop', soldIn: 'metric', section: { along: 0.088, across: 0.038 } },
+    { key: 'prop-88', name: '88 × 88 prop', soldIn: 'metric', section: { along: 0.088, across: 0.088 } },
+    { key: 'prop-100', name: '100 × 100 prop', soldIn: 'metric', section: { along: 0.1, across: 0.1 } },
+    { key: 'prop-150', name: '150 × 150 prop', soldIn: 'metric', section: { along: 0.15, across: 0.15 } },
+    { key: 'prop-2x4', name: '2 × 4 prop', soldIn: FEET, section: { along: 3.5 * INCH, across: 1.5 * INCH } },
+    { key: 'prop-4x4', name: '4 × 4 prop', soldIn: FEET, section: { along: 3.5 * INCH, across: 3.5 * INCH } },
+    { key: 'prop-6x6', name: '6 × 6 prop', soldIn: FEET, section: { along: 5.5 * INCH, across: 5.5 * INCH } },
+  ],
+}
+
+const standOff: PartList<StandOffPart> = {
+  name: 'Stand-off base',
+  rows: [
+    { key: 'stand-off-100', name: 'stand-off base for a 100 mm post, 25 mm clear', compression: 20_000, uplift: 3_500, lateral: 3_000 },
+    { key: 'stand-off-150', name: 'stand-off base for a 150 mm post, 25 mm clear', compression: 35_000, uplift: 6_000, lateral: 5_000 },
+  ],
+}
+
+const dowel: PartList<DowelPart> = {
+  name: 'Dowels',
+  rows: [
+    { key: 'dowel-12', name: '12 mm ribbed bar, 300 mm', diameter: 0.012, yield: 500 * MPA },
+    { key: 'dowel-16', name: '16 mm ribbed bar, 400 mm', diameter: 0.016, yield: 500 * MPA },
+  ],
+}
+
+const stake: PartList<StakePart> = {
+  name: 'Stakes',
+  rows: [{ key: 'stake-25', name: '25 mm steel bar, 0.9 m, driven 0.6 m', diameter: 0.025, driven: 0.6 }],
+}
+
+/** After the usual residential code; others ask half as much again on decks; snow by hand. */
+const carried: readonly CarriedRow[] = [
+  { key: 'deck', name: 'a deck', dead: 500, live: 1_900 },
+  { key: 'roof', name: 'a roof', dead: 600, live: 1_000 },
+  { key: 'pergola', name: 'a pergola', dead: 300, live: 0 },
+  { key: 'stairs', name: 'stairs', dead: 500, live: 1_900 },
+]
+
 export const parts: RepairParts = {
-  lists: { spur, fixing, pin, post, 'rail-fixing': railFixing, anchor },
+  lists: { spur, fixing, pin, post, 'rail-fixing': railFixing, anchor, mender, sleeve, rail, prop, 'stand-off': standOff, dowel, stake },
   // L of loam a minute by hand digger, L of old concrete a minute with a breaker, minutes for a bag of 10 L.
-  rates: { digging: 3.5, breaking: 0.6, mixingPerBag: 6, placingPerBag: 3 },
+  rates: { digging: 3.5, breaking: 0.6, mixingPerBag: 6, placingPerBag: 3, tampingPerLayer: 4 },
+  carried,
   methods: methodRows,
 }

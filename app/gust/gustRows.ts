@@ -54,7 +54,7 @@ export function methodRow(method: MethodPlan): GustRow {
   return {
     key: method.method,
     name: method.name,
-    under: showMinutes(method.minutes),
+    ...(method.verdict === 'refused' ? {} : { under: showMinutes(method.minutes) }),
     lean: leanOf(method),
     over: method.holdingGust,
     weakest: weakest?.link === GROUND_LINK ? undefined : weakest?.name,

@@ -43,7 +43,7 @@ export const pierCalculation = calculation({
   says: 'bearing of a load-bearing pier and the lift on its form; a first look before the licensed one',
   inputs: {
     load: quantity(0, 1e7, 'N'),
-    base: quantity(0.005, 20, 'm²'),
+    base: quantity(0.001, 20, 'm²'),
     soil: soilKey,
     formDepth: optional(quantity(0, 5, 'm'), 0),
     taperArea: optional(quantity(0, 10, 'm²'), 0),

@@ -107,14 +107,24 @@ function causesOf(weighing: Weighing, tables: CauseTables): CauseProbability[] {
   const shares = sharesOf(weighing)
   return tables.causes
     .map(({ key, name }, i): CauseProbability => {
-      const cause = { cause: key, name, probability: posterior[i]! }
+      const probability = posterior[i]!
       if (impossible[i] !== undefined)
-        return { ...cause, decibans: -Infinity, start: -Infinity, evidence: [], impossible: impossible[i] }
+        return {
+          cause: key,
+          name,
+          probability,
+          decibans: -Infinity,
+          start: -Infinity,
+          evidence: [],
+          impossible: impossible[i],
+        }
       const evidence = voices
         .map(({ source, says }, v) => ({ observation: source, decibans: DECIBANS * shares[i]![v]!, says }))
         .sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans))
       return {
-        ...cause,
+        cause: key,
+        name,
+        probability,
         decibans: DECIBANS * logOddsOf(logWeights, possible, i),
         start: DECIBANS * logOddsOf(base, possible, i),
         evidence,

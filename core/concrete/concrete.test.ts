@@ -132,7 +132,7 @@ describe('what is counted while the hole is filled', () => {
     expect(fillQuantities(filling('stone'), 0.036, 0.6)).toMatchObject({
       layers: 5,
       layerThickness: 0.12,
-      mass: expect.closeTo(72, 9),
+      mass: expect.closeTo(64.8, 9),
     })
     expect(fillQuantities(filling('tamped-soil'), 0.036, 0.65)).toMatchObject({ layers: 7 })
   })

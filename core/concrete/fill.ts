@@ -19,7 +19,7 @@ export interface FillQuantities {
  * @param volume to be filled, m³
  * @param height of the filled zone, m
  * @param order  bags and water, where concrete is poured
- * @example stone, 36 L over 0.6 m: 5 layers of 0.12 m, 72 kg
+ * @example stone, 36 L over 0.6 m: 5 layers of 0.12 m, 64.8 kg
  * @example in layers, 4 bags and 11.2 L over 0.6 m: 4 layers, 2.8 L to each
  */
 export function fillQuantities(

@@ -10,6 +10,8 @@ export interface WorkQuantities {
   /** Concrete mixed on site, and concrete placed, m³. */
   mixed: CubicMetres
   placed: CubicMetres
+  /** Of stone or soil, tamped one by one. */
+  layers?: number
 }
 
 /**
@@ -27,7 +29,8 @@ export function workMinutes(quantities: WorkQuantities, rates: WorkRates): Minut
     (litres / rates.digging) * quantities.diggingFactor +
     oldLitres / rates.breaking +
     (quantities.mixed / BAG_YIELDS) * rates.mixingPerBag +
-    (quantities.placed / BAG_YIELDS) * rates.placingPerBag
+    (quantities.placed / BAG_YIELDS) * rates.placingPerBag +
+    (quantities.layers ?? 0) * rates.tampingPerLayer
   )
 }
 

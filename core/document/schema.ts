@@ -30,7 +30,20 @@ import type { LeanReading } from '../setout/lean'
 import { MATERIALS } from '../timber/materials'
 import type { Section } from '../timber/section'
 import { EXPOSURES, LINE_KINDS } from '../wind/fence'
-import { DUTIES, FOOTING_KINDS, HOLE_SHAPES, JOB_FORMAT, JOB_VERSION, MARK_KINDS, SERVICES } from './vocabulary'
+import {
+  CARRIED,
+  CLEAR_FACES,
+  COATINGS,
+  DUTIES,
+  FOOTING_KINDS,
+  HARD_THINGS,
+  HOLE_SHAPES,
+  JOB_FORMAT,
+  JOB_VERSION,
+  MARK_KINDS,
+  SERVICES,
+  SET_ORDERS,
+} from './vocabulary'
 import type { Tables } from '../tables/tables'
 
 /*
@@ -117,6 +130,7 @@ const holesSchema = typed<Record<string, InferType<typeof holeSchema>> | undefin
     return record(Object.fromEntries(keys.map((key) => [key, holeSchema.required()])))
   }),
 )
+export const licensedSchema = record({ name: name(LONGEST.person), note: text(LONGEST.note), at: time() })
 export const repairSchema = record({
   method: tableKey('method', ({ parts }: Tables) => parts.methods),
   mix: tableKey('mix', ({ mixes }: Tables) => mixes),
@@ -129,6 +143,13 @@ export const repairSchema = record({
   // Of the method in hand, as older files have it; `holes` stands before it.
   hole: holeSchema.optional(),
   holes: holesSchema,
+  /** The new post, where it is not one of those that are sold. */
+  post: part({ section: sectionSchema, length: quantity(0.3, 12, 'm'), material: choice(MATERIALS) }),
+  sleeve: part({ clearance: quantity(0, 0.05, 'm'), insertion: quantity(0.1, 2, 'm'), drains: flag() }),
+  setOrder: choice(SET_ORDERS),
+  coating: choice(COATINGS),
+  /** The licensed person who decides on a load-bearing post. */
+  licensed: licensedSchema.optional(),
 })
 
 const readingNote = {
@@ -173,6 +194,21 @@ export const gateSchema = record({
   hingeSpacing: quantity(0.1, 3, 'm'),
 })
 
+export const carriesSchema = record({
+  area: needed(0.1, 200, 'm²'),
+  from: neededChoice(CARRIED),
+  dead: quantity(0, 20_000, 'Pa'),
+  live: quantity(0, 20_000, 'Pa'),
+})
+
+export const slabSchema = record({
+  thickness: quantity(0.02, 1, 'm'),
+  sound: flag(),
+  /** From the nearest anchor to its edge. */
+  edge: quantity(0.01, 10, 'm'),
+  strength: quantity(5e6, 100e6, 'Pa'),
+})
+
 export const postSchema = record({
   id: name(LONGEST.lineOrPost),
   station: needed(0, 20_000, 'm'),
@@ -192,6 +228,17 @@ export const postSchema = record({
   gate: gateSchema.optional(),
   /** What a single post carries: a letter box, a sign. */
   box: part({ width: needed(0.05, 3, 'm'), height: needed(0.05, 3, 'm') }),
+  /** What rests on a load-bearing post: its share of the floor or roof, and by how much it weighs, Pa. */
+  carries: carriesSchema.optional(),
+  /** What a plate stands on. */
+  slab: slabSchema.optional(),
+  /** Has to come out again. */
+  removable: flag(),
+  clearFaces: choice(CLEAR_FACES),
+  hardAgainst: choice(HARD_THINGS),
+  roomToDig: flag(),
+  /** Ground or air that eats steel: salt, cinders, manure. */
+  corrosive: flag(),
   steadyLoad: part({ pressure: needed(0, 20_000, 'Pa'), height: needed(0.05, 4, 'm') }),
   observations: observationsSchema,
   /** The post that somebody was called for. */

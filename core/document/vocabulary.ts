@@ -19,4 +19,14 @@ export const FOOTING_KINDS = ['none', 'soil', 'stone', 'concrete', 'plate', 'sle
 export const MARK_KINDS = ['service', 'root', 'downpipe', 'wall', 'tree'] as const
 export const SERVICES = ['electricity', 'gas', 'water', 'drain', 'telecom', 'unknown'] as const
 
+/** Faces of a post that must stay clear of a spur. */
+export const CLEAR_FACES = ['none', 'one', 'both'] as const
+/** What stands hard against a footing and keeps it from being moved. */
+export const HARD_THINGS = ['paving', 'brick'] as const
+/** What rests on a post. */
+export const CARRIED = ['deck', 'roof', 'pergola', 'stairs'] as const
+/** What comes into the hole first: the post, or its filling. */
+export const SET_ORDERS = ['post-first', 'fill-first'] as const
+export const COATINGS = ['bare', 'galvanised', 'stainless'] as const
+
 export const HOLE_SHAPES = ['round', 'square'] as const

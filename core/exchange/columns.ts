@@ -1,4 +1,4 @@
-import { DUTIES, FOOTING_KINDS } from '../document/vocabulary'
+import { CARRIED, CLEAR_FACES, DUTIES, FOOTING_KINDS, HARD_THINGS } from '../document/vocabulary'
 import { MATERIALS } from '../timber/materials'
 import { PICKED, SEEN_TOGETHER } from '../cause/observations'
 
@@ -71,6 +71,19 @@ export const COLUMNS: readonly Column[] = [
   column('box.width', 'length', ['boxwidth']),
   column('box.height', 'length', ['boxheight']),
   column('pointedAt', 'flag', ['calledfor', 'reported']),
+  column('carries.area', 'number', ['carriesarea']),
+  column('carries.from', 'choice', ['carriesfrom'], CARRIED),
+  column('carries.dead', 'number', ['deadload']),
+  column('carries.live', 'number', ['liveload']),
+  column('slab.thickness', 'length', ['slabthickness']),
+  column('slab.sound', 'flag', ['slabsound']),
+  column('slab.edge', 'length', ['slabedge']),
+  column('slab.strength', 'number', ['slabstrength']),
+  column('removable', 'flag', ['comesout']),
+  column('clearFaces', 'choice', ['facesclear'], CLEAR_FACES),
+  column('hardAgainst', 'choice', ['hardagainst'], HARD_THINGS),
+  column('roomToDig', 'flag', ['room']),
+  column('corrosive', 'flag', ['salt']),
   column('steadyLoad.pressure', 'number', ['sidepressure']),
   column('steadyLoad.height', 'length', ['sidepressureheight']),
   ...lean(0),

@@ -21,7 +21,7 @@ export interface Item {
  *
  * @example itemsOf('B7', spurPlan, tables) // 4 bags of 20 kg fast post mix, 11.2 L of water, …, 1 × 100 mm spur, 1.2 m
  */
-export function itemsOf(post: string, { method, concrete, parts }: MethodPlan, tables: Tables): Item[] {
+export function itemsOf(post: string, { method, concrete, packed, parts }: MethodPlan, tables: Tables): Item[] {
   const poured: Omit<Item, 'post'>[] = []
   if (concrete) {
     const { bags, stone } = concrete
@@ -29,6 +29,8 @@ export function itemsOf(post: string, { method, concrete, parts }: MethodPlan, t
     if (bags.water > 0) poured.push({ what: 'water', amount: bags.water * 1e3, unit: 'L' })
     if (stone > 0) poured.push({ what: 'stone for the bed', amount: stone * 1e3, unit: 'L' })
   }
+  if (packed?.filling === 'stone')
+    poured.push({ what: 'graded stone with dust', amount: Math.ceil(packed.fill.mass ?? 0), unit: 'kg' })
   const made = parts.map(({ kind, key, count }) => ({
     what: row(tables.parts.lists[kind]!.rows, key).name,
     amount: count,
@@ -59,6 +61,7 @@ function boughtItems(mix: Mix, bags: BagOrder, concrete: CubicMetres, says: Meas
 export function itemWords({ what, amount, unit }: Item, says: Measures): string {
   if (amount === undefined) return what
   if (unit === undefined) return `${amount} × ${what}`
+  if (unit === 'kg') return `${says.mass(amount)} of ${what}`
   if (unit === 'L') return `${says.volume(amount / 1e3)} of ${what}`
   return `${amount} ${amount === 1 && unit === 'bags' ? 'bag' : unit} of ${what}`
 }

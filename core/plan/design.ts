@@ -1,7 +1,8 @@
 import type { PostContext } from '../repair/context'
-import { gustsOf, linkOnGustScale, type Link, type LinkCapacity } from '../repair/links'
+import { linkOnGustScale, type Link, type LinkCapacity } from '../repair/links'
 import { verdictOf, type Choice, type Design, type RepairMethod, type Verdict } from '../repair/method'
 import { standingFootingLink, standingPostLink } from '../repair/standing'
+import { HOLDS, shareOfTargets } from '../repair/targets'
 import { onBothThresholds, type Thresholds } from './thresholds'
 
 /** A method with the parts that it is made with on this post, and what it then holds. */
@@ -49,15 +50,6 @@ function stayingLinks(context: PostContext, { links }: Design): LinkCapacity[] {
   const standing = [standingPostLink(context), standingFootingLink(context)]
   return links.filter((link) => standing.includes(link))
 }
-
-/** Share of both targets that all of the links hold, 1 and more where they hold them. */
-function shareOfTargets({ scale, targetGust, leanTargetGust }: PostContext, links: readonly LinkCapacity[]): number {
-  return links.reduce((least, link) => {
-    const { givesWay, lean = givesWay } = gustsOf(link, scale)
-    return Math.min(least, givesWay / targetGust, Math.min(lean, givesWay) / leanTargetGust)
-  }, Infinity)
-}
-const HOLDS = 1
 
 /** Goes over at the target's gust at least, and leans at the lean target's at least. */
 export const holdsTargets = (

@@ -16,7 +16,7 @@ function skipped({ skips = [], earthwork }: Design): ReadonlySet<string> {
 
 /** What only one screen wants of one method. */
 export interface MethodDetail {
-  /** What stands where when it is done; nothing where the post stays as it stands. */
+  /** What stands where when it is done; without a `post` the old one stays as it stands. */
   stands: readonly Solid[]
   steps: readonly MethodStep[]
   /** Kinds of parts that it is made with, each with what there is to choose from and what was taken. */

@@ -125,6 +125,16 @@ const concrete = object({
   'oldConcrete?': object({ volume: number('m³'), mass: number('kg'), lifts: { type: 'integer' } }),
 })
 
+const packed = object({
+  filling: text,
+  overdig: number('share'),
+  hole: number('m³ dug'),
+  volume: number('m³ tamped'),
+  spoil: number('m³ loose'),
+  fill: { type: 'object' },
+  'oldConcrete?': object({ volume: number('m³'), mass: number('kg'), lifts: { type: 'integer' } }),
+})
+
 const method = object({
   method: text,
   name: text,
@@ -139,6 +149,7 @@ const method = object({
   'concrete?': concrete,
   checks: listOf(object({ check: text, demand: number(''), capacity: number(''), unit: text })),
   parts: listOf(object({ kind: text, key: text, count: { type: 'integer' } })),
+  'packed?': packed,
   'newPost?': object({ length: number('m'), third: number('m'), 'stock?': number('m') }),
   minutes: number('min'),
   cautions: texts,

@@ -159,7 +159,10 @@ it('a square hole is as wide as its faces ask, holds more concrete than a round 
 })
 
 it('a fill above the ground and a post that is hardly in it still have a plan', () => {
-  const { methods } = middle({ length: 0.3, repair: { holes: { 'recast-footing': { fillTop: -0.1 } } } })
+  const { methods } = middle({
+    length: 0.3,
+    repair: { method: 'recast-footing', holes: { 'recast-footing': { fillTop: -0.1 } } },
+  })
   const recast = methods.find(({ method }) => method === 'recast-footing')!
   expect(recast.allowed).toBe(false)
   expect(recast.hole!.footingBottom).toBeGreaterThan(0.1)

@@ -9,7 +9,7 @@ import { row, type Tables } from '../tables/tables'
 import { WORKING_STEP } from '../units/step'
 import type { CubicMetres, Metres } from '../units/types'
 import { gustOfReturnPeriod, returnPeriodOfGust, returnPeriodWords } from '../wind/returnPeriod'
-import { planConcrete } from './concrete'
+import { planConcrete, planPacked } from './concrete'
 import { designMethod, holdsTargets } from './design'
 import type { Thresholds } from './thresholds'
 import type { ConcretePlan, MethodPlan, PostPlan } from './types'
@@ -24,11 +24,12 @@ export function planMethods(
 }
 
 /**
- * Answers every cause in force; keeps what is sound; holds both targets; quickest. Refused ones stand last, and what
+ * Answers every cause in force; keeps what is sound; holds both targets; suits the ground; quickest. Refused ones stand last, and what
  * answers nothing stands behind what answers something.
  */
 function order(context: PostContext, methods: readonly RepairMethod[], { inForce }: PostPlan['diagnosis']) {
   const sound = soundParts(context, inForce)
+  const unsuited = new Set(methods.filter((each) => each.unsuited?.(context)).map(({ key }) => key))
   const takesOut = new Map(methods.map((each) => [each.key, each.takesOut.filter((part) => sound.has(part)).length]))
   return (a: MethodPlan, b: MethodPlan): number =>
     Number(b.allowed) - Number(a.allowed) ||
@@ -36,6 +37,7 @@ function order(context: PostContext, methods: readonly RepairMethod[], { inForce
     a.leavesUnsolved.length - b.leavesUnsolved.length ||
     takesOut.get(a.method)! - takesOut.get(b.method)! ||
     Number(b.holdsTarget) - Number(a.holdsTarget) ||
+    Number(unsuited.has(a.method)) - Number(unsuited.has(b.method)) ||
     a.minutes - b.minutes
 }
 
@@ -52,11 +54,32 @@ function soundParts(context: PostContext, inForce: readonly Cause[]): ReadonlySe
 const SOUND_WOOD = 0.005
 
 function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostPlan['diagnosis']): MethodPlan {
-  const { tables } = context
+  const { tables, post } = context
   const { name, fixedMinutes, cautions } = methodRow(method.key, context)
+  const against = method.against(context)
+  const leavesUnsolved = unanswered(method.answers(context), context, diagnosis)
+  // What cannot be done whatever it is made with is not sized, unless somebody chose it all the same.
+  if (against.length > 0 && post.repair?.method !== method.key) {
+    const reasons = [...stops(method, diagnosis), ...against]
+    return {
+      method: method.key,
+      name,
+      verdict: 'refused',
+      allowed: false,
+      reasons,
+      links: [],
+      holdsTarget: false,
+      checks: [],
+      parts: [],
+      minutes: fixedMinutes,
+      cautions: [...cautions],
+      leavesUnsolved,
+    }
+  }
   const { design, verdict, links, thresholds } = designMethod(method, context)
   const weakest = weakestLink(links)
   const concrete = planConcrete(design.earthwork, context)
+  const packed = planPacked(design.earthwork, context)
   const reasons = [
     ...stops(method, diagnosis),
     ...verdict.reasons,
@@ -75,13 +98,15 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     holdsTarget: holdsTargets(context, thresholds),
     hole: design.earthwork?.holes[0],
     concrete,
+    ...(packed ? { packed } : {}),
     checks: [...(design.checks ?? []), ...knockChecks(design, context)],
     parts: [...design.parts],
     ...(design.newPost ? { newPost: postToBuy(design.newPost.length, tables) } : {}),
     minutes: workMinutes(
       {
         fixedMinutes,
-        dug: concrete?.hole ?? 0,
+        dug: (concrete?.hole ?? 0) + (packed?.hole ?? 0),
+        layers: packed?.fill.layers ?? 0,
         diggingFactor: context.soil?.digging ?? 1,
         oldConcrete: design.earthwork?.oldConcrete ?? 0,
         ...pouredOf(concrete, tables),
@@ -89,7 +114,7 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
       tables.parts.rates,
     ),
     cautions: [...cautions, ...(design.cautions ?? []), ...(concrete?.warnings ?? [])],
-    leavesUnsolved: unanswered(method.answers(context), context, diagnosis),
+    leavesUnsolved,
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Job } from '../document/job'
-import { postContext, groundMemory, type PostContext } from '../repair/context'
+import { groundMemory, nextTo, postContext, type PostContext } from '../repair/context'
 import type { RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
 import {
@@ -49,8 +49,10 @@ export function planner(tables: Tables, methods: readonly RepairMethod[] = repai
       const { line, learned: ofLine } = withHistory(site, each, tables, ground)
       if (ofLine) learned[line.id] = ofLine
       const facts = lineKey(site, line)
+      const keys = new Map(line.posts.map((post) => [post.id, postKey(post)]))
       return line.posts.map((post) => {
-        const key = facts + postKey(post)
+        // What its neighbours are counts where they hold it up, or have to carry more.
+        const key = facts + [post, ...nextTo(post, line)].map(({ id }) => keys.get(id)).join()
         const result = known.get(key) ?? planPost(postContext(site, line, post, tables, ground), methods)
         now.set(key, result)
         return result

@@ -108,6 +108,8 @@ export interface MethodPlan extends Thresholds {
   holdsTarget: boolean
   hole?: DesignedHole
   concrete?: ConcretePlan
+  /** Stone or soil in its place, tamped in layers. */
+  packed?: PackedPlan
   /** What is no link on the scale of gusts. */
   checks: Check[]
   parts: Design['parts'][number][]
@@ -119,9 +121,23 @@ export interface MethodPlan extends Thresholds {
     /** The shortest that is sold and long enough. */
     stock?: Metres
   }
+  /** Of one that cannot be done, without any digging. */
   minutes: Minutes
   cautions: string[]
   leavesUnsolved: string[]
+}
+
+/** A hole that is filled with stone or soil, tamped. */
+export interface PackedPlan {
+  filling: string
+  overdig: number
+  /** Dug, filled and left over, m³; the spoil is loose. */
+  hole: CubicMetres
+  volume: CubicMetres
+  spoil: CubicMetres
+  /** Layers and mass as they lie tamped. */
+  fill: FillQuantities
+  oldConcrete?: ConcretePlan['oldConcrete']
 }
 
 export interface ConcretePlan extends HoleVolumes {

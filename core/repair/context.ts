@@ -7,7 +7,7 @@ import { remembered } from '../numeric/remember'
 import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../resolve/resolve'
 import { row, type Tables } from '../tables/tables'
 import type { MaterialRow } from '../timber/materials'
-import { sectionProperties, sectionSize } from '../timber/section'
+import { sectionSize } from '../timber/section'
 import { measuresIn, type Measures } from '../units/quantity'
 import type { Metres, MetresPerSecond, NewtonMetres, Newtons } from '../units/types'
 import { BARE, type ExperienceRange } from '../wind/experience'
@@ -58,6 +58,8 @@ export interface PostContext {
   embedment: (...of: AskedDepth) => RecommendedDepth
   /** Posts of one line often show the same: judged once. */
   diagnoses: Map<string, Diagnosis>
+  /** The posts next to it on its line, before and after. */
+  neighbours: () => readonly PostContext[]
   /** Gust at which a link gives way; Infinity where the wind does not reach the post. */
   gustOf: (link: LinkCapacity) => MetresPerSecond
 }
@@ -181,13 +183,15 @@ export function postContext(
     bindingDepthsOf,
     embedment,
     diagnoses: memory.diagnoses,
+    neighbours: () => nextTo(post, line).map((each) => postContext(site, line, each, tables, memory)),
     gustOf: (link) => gustsOf(link, scale).givesWay,
   }
 }
 
-const ALL = ['lean', 'code', 'over'] as const
-
-/** The sound section of a new post of the same size and material. */
-export function newPostLink({ post, material, wind, links }: PostContext): LinkCapacity {
-  return links.bent('post', 'the new post at the ground line', sectionProperties(post.section), material, wind.height)
+/** The posts before and after one on its line. */
+export function nextTo({ id }: Pick<ResolvedPost, 'id'>, { posts }: Pick<ResolvedLine, 'posts'>): ResolvedPost[] {
+  const at = posts.findIndex((each) => each.id === id)
+  return [posts[at - 1], posts[at + 1]].filter((each) => each !== undefined)
 }
+
+const ALL = ['lean', 'code', 'over'] as const

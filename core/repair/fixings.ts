@@ -1,5 +1,5 @@
 import type { MaterialRow } from '../timber/materials'
-import { INCH, POUND_FORCE } from '../units/constants'
+import { INCH, POUND_FORCE, POUND_PER_SQUARE_INCH } from '../units/constants'
 import type { Metres, Newtons } from '../units/types'
 import type { Capacity, FixingPart } from '../tables/parts'
 import { OVER_CODE } from '../tables/parts'
@@ -35,6 +35,21 @@ export function fixingTension(fixing: FixingPart, wood: MaterialRow): Capacity {
     over: Math.min(washer * OVER_CODE, fixing.stressArea * fixing.yield),
   }
 }
+
+/**
+ * Shear that one dowel-like fixing takes across the grain of the wood it goes through.
+ *
+ * @param through wood that bears on it, m
+ * @returns code at a fifth of the yield, × 1.6 gusts × 0.7 wet; over at the yield, × 0.7 wet
+ * @source NDS 2018 §12.3, mode I_m with R_d = 5: F_e⊥ = 6100 G^1.45/√D psi, D in inches
+ * @example M12 through 100 mm of softwood: F_e⊥ 17.4 MPa, yield 20.9 kN; code 4.7, over 14.6 kN
+ */
+export function fixingShear({ diameter }: Pick<FixingPart, 'diameter'>, wood: MaterialRow, through: Metres): Capacity {
+  const bearing = (6100 * (wood.gravity ?? 0) ** 1.45) / Math.sqrt(diameter / INCH)
+  const yields = bearing * POUND_PER_SQUARE_INCH * diameter * through
+  return { code: (yields / SHEAR_REDUCTION) * GUST * WET, over: yields * WET }
+}
+const SHEAR_REDUCTION = 5
 
 /**
  * Loads in the two fixings of a spur per newton of wind on the post.

@@ -6,7 +6,7 @@ import type { Hole } from '../document/job'
 import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
 import type { PostContext } from './context'
-import { box, heightOf, type Solid } from './solids'
+import { box, heightOf, type Matter, type Solid } from './solids'
 
 /** A hole as designed, all sizes in metres; of a square one `diameter` is its side. */
 export interface DesignedHole {
@@ -43,6 +43,12 @@ export interface HoleWish {
   /** Not deeper than this, m. */
   deepest?: Metres
   width?: Metres
+  /** Share of its width that its filling bears with; all of it when absent. */
+  bearing?: number
+  /** Tamped stone under it where nobody set another, m. */
+  stoneBed?: Metres
+  /** Top of the filling where nobody set another, below ground, m. */
+  fillTop?: Metres
 }
 
 /**
@@ -53,15 +59,17 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
   const { post, tables, soil } = context
   const chosen = chosenHole(post, method)
   const { along, across } = wish.stands ?? context
-  const stoneBed = chosen.stoneBed ?? tables.defaults.stoneBed
-  const fillTop = chosen.fillTop ?? tables.defaults.fillTop
+  const stoneBed = chosen.stoneBed ?? wish.stoneBed ?? tables.defaults.stoneBed
+  const fillTop = chosen.fillTop ?? wish.fillTop ?? tables.defaults.fillTop
   const shape = chosen.shape ?? 'round'
   const least = widthFor(along, across, shape)
   const diameter = chosen.diameter ?? wish.width ?? toolWidth(context, least)
   const above = fillTop > 0 ? { bottom: fillTop, width: along } : undefined
   const asked: RecommendedDepth =
     wish.depth ??
-    (soil ? context.embedment(soil, diameter, above, wish.deepest) : { depth: LEAST_DEPTH, rule: 'local-minimum' })
+    (soil
+      ? context.embedment(soil, diameter * (wish.bearing ?? 1), above, wish.deepest)
+      : { depth: LEAST_DEPTH, rule: 'local-minimum' })
   const shallowest = Math.max(Math.max(0, fillTop) + LEAST_FILL, Math.min(wish.deepest ?? Infinity, asked.depth))
   const depth = chosen.depth ?? tidy(shallowest + stoneBed)
   return {
@@ -81,14 +89,17 @@ const LEAST_DEPTH: Metres = 0.6
 const LEAST_FILL: Metres = 0.15
 
 /** Bearing profile of a post cast into the hole: its own width above the fill, the hole's below. */
-export function holeSegments(hole: DesignedHole, along: Metres): Segment[] {
+export function holeSegments(hole: DesignedHole, along: Metres, bearing = 1): Segment[] {
   const top = Math.max(0, hole.fillTop)
-  const concrete = { top, bottom: hole.footingBottom, width: hole.diameter }
+  const concrete = { top, bottom: hole.footingBottom, width: hole.diameter * bearing }
   return top > 0 ? [{ top: 0, bottom: top, width: along }, concrete] : [concrete]
 }
 
-/** The hole as it is drawn, with its measures. */
-export function holeSolids({ diameter, depth, footingBottom, fillTop, stoneBed }: DesignedHole): Solid[] {
+/** The hole as it is drawn, with its measures, and what it is filled with. */
+export function holeSolids(
+  { diameter, depth, footingBottom, fillTop, stoneBed }: DesignedHole,
+  matter: Matter = 'new-concrete',
+): Solid[] {
   const [left, right] = [-diameter / 2, diameter / 2]
   const top = Math.max(0, fillTop)
   const topping: Solid = { key: 'topping', matter: 'topping', outline: box(left, right, -top, 0), edge: 'none' }
@@ -101,7 +112,7 @@ export function holeSolids({ diameter, depth, footingBottom, fillTop, stoneBed }
   const below = -depth - ROOM_BELOW
   const fill: Solid = {
     key: 'fill',
-    matter: 'new-concrete',
+    matter,
     outline: box(left, right, -footingBottom, -fillTop),
     edge: 'solid',
     link: 'footing',

@@ -3,7 +3,7 @@ import type { MaterialRow } from '../timber/materials'
 import type { SectionProperties } from '../timber/section'
 import { OVER_CODE } from '../tables/parts'
 import type { Metres, MetresPerSecond, Newtons, Years } from '../units/types'
-import type { Experience } from '../wind/experience'
+import { shareFelt, type Experience, type Felt } from '../wind/experience'
 import { returnPeriodOfGust } from '../wind/returnPeriod'
 import { allowanceByArm, leastAllowance, linearAllowance, type Load, type LoadCase } from './loadCases'
 
@@ -11,8 +11,8 @@ import { allowanceByArm, leastAllowance, linearAllowance, type Load, type LoadCa
 export interface LinkCapacity {
   link: string
   name: string
-  /** Whose experience counts: the ground's, or that of wood, steel and fixings. */
-  of?: keyof Experience
+  /** Whose experience counts: the ground's, or that of wood, steel and fixings; none of what people stand beside today. */
+  of?: Felt
   lean?: Newtons
   code?: Newtons
   over?: Newtons
@@ -59,7 +59,7 @@ export function gustsOf(
   { of = 'part', over, code, lean }: LinkCapacity,
   { forceAtUnitGust, experience }: GustScale,
 ): { givesWay: MetresPerSecond; lean?: MetresPerSecond } {
-  const felt = forceAtUnitGust * experience[of]
+  const felt = forceAtUnitGust * shareFelt(experience, of)
   const givesWay = over === undefined ? gustFor(code ?? Infinity, forceAtUnitGust) : gustFor(over, felt)
   return lean === undefined ? { givesWay } : { givesWay, lean: gustFor(lean, felt) }
 }

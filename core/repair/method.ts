@@ -28,7 +28,7 @@ export interface Check {
 
 /** What goes into a hole. */
 export interface Fill {
-  kind: 'concrete'
+  kind: 'concrete' | 'stone' | 'soil'
   /** Of {@link Earthwork.holes}. */
   hole: number
   /**
@@ -56,7 +56,7 @@ export interface Design {
   checks?: readonly Check[]
   earthwork?: Earthwork
   parts: readonly { kind: string; key: string; count: number }[]
-  /** What stands where when it is done, drawn when a screen asks; nothing where the post stays as it stands. */
+  /** What stands where when it is done, drawn when a screen asks; where there is no `post` among it the old one stays as it stands. */
   stands: () => readonly Solid[]
   cautions?: readonly string[]
   /** The post to buy, where there is a new one: from its foot to the top of the fence, m. */
@@ -74,6 +74,8 @@ export interface RepairMethod {
   key: string
   /** What of the old it takes out: a sound post, a sound footing stays where something else will do. */
   takesOut: readonly ('post' | 'footing')[]
+  /** Where it is open, but nobody would take it before another that does as much. */
+  unsuited?: (context: PostContext) => boolean
   /** Holds for days: never measured by the wind of years. */
   isStopGap?: true
   /** Kinds of parts that it is made with, each a list of the tables. */
@@ -140,6 +142,7 @@ export const soldHere = <R extends PartRow>(
  */
 export function chosenPart({ post }: PostContext, kind: string, otherwise: string): string {
   const { repair } = post
-  const named = repair as Readonly<Record<string, unknown>> | undefined
-  return repair?.parts?.[kind] ?? (named?.[kind] as string | undefined) ?? otherwise
+  // Older files have some kinds by their name.
+  const named = (repair as Readonly<Record<string, unknown>> | undefined)?.[kind]
+  return repair?.parts?.[kind] ?? (typeof named === 'string' ? named : otherwise)
 }

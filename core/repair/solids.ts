@@ -49,6 +49,18 @@ export interface Solid {
   measures?: Measure[]
 }
 
+/** The same, so far to the right. */
+export const movedBy = (solids: readonly Solid[], right: Metres): Solid[] => {
+  const moved = ([x, y]: Point): Point => [x + right, y]
+  return solids.map((solid) => ({
+    ...solid,
+    outline: solid.outline.map(moved),
+    ...(solid.measures
+      ? { measures: solid.measures.map((each) => ({ ...each, from: moved(each.from), to: moved(each.to) })) }
+      : {}),
+  }))
+}
+
 export function box(left: Metres, right: Metres, bottom: Metres, top: Metres): Point[] {
   return [
     [left, bottom],

@@ -92,6 +92,21 @@ export const standardFootingLink = (context: PostContext): LinkCapacity | undefi
       ])
     : undefined
 
+/** Ground that holds water against a post in concrete, and swells. */
+export const isHeavyGround = ({ saturated, soil }: Pick<PostContext['post'], 'saturated' | 'soil'>): boolean =>
+  saturated || HEAVY.includes(soil)
+const HEAVY = ['stiff-clay', 'hard-clay']
+
+/** Its footing moves, or it moves in its footing. */
+export const isFootingLoose = ({ post: { observations } }: PostContext): boolean =>
+  MOVED.includes(observations.pushPivot ?? '')
+const MOVED = ['in-the-soil', 'footing-moves', 'post-loose-in-concrete']
+
+/** Digging showed a footing that holds nothing well. */
+export const isFootingPoor = ({ post: { observations } }: PostContext): boolean =>
+  POOR_FOOTING.includes(observations.footingFound ?? '')
+const POOR_FOOTING = ['none', 'small', 'one-sided', 'cracked', 'dry-pockets', 'stands-proud']
+
 /** Turns under a push: anything but the panel moves. */
 export function turnsByHand({ post }: PostContext): boolean {
   const { pushPivot } = post.observations
@@ -107,7 +122,7 @@ export function leanOf({ post }: PostContext): number {
 /** A shorter stretch of post below its footing changes nothing, m. */
 const MATTERS = 0.02
 /** Stone bears like a rigid footing of this share of its hole. */
-const STONE_BEARING = 0.85
+export const STONE_BEARING = 0.85
 
 /** The old block of concrete, where its size is known. */
 export function oldBlock({ post }: Pick<PostContext, 'post'>): RoundVoid | undefined {

@@ -20,7 +20,7 @@ export interface Assumption {
 export type ResolvedSite = Required<Omit<Site, 'name' | 'rules'>> & { name: string; rules?: string }
 type Sketched = 'marks' | 'course' | 'levelReference' | 'history'
 export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sketched>> &
-  Pick<Line, Sketched> & {
+  Pick<Line, Sketched | 'remainingYears'> & {
     posts: ResolvedPost[]
     /** Share of the computed wind that counts, in the ground and in everything else. */
     experience: Experience
@@ -28,6 +28,8 @@ export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sket
     string: StringHold[]
     /** How many kinds of repair are chosen along it. */
     repairKinds: number
+    /** So many of its posts are seen to have gone that it is the line that is at its end. */
+    isWornOut: boolean
   }
 
 /** What the figures rest on most, and whether anybody said it. */
@@ -139,8 +141,25 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
     }
   })
   const kinds = new Set(line.posts.flatMap(({ repair }) => (repair?.method ? [repair.method] : [])))
-  return { ...resolved, posts, string, experience: tables.experience, repairKinds: kinds.size }
+  return {
+    ...resolved,
+    posts,
+    string,
+    experience: tables.experience,
+    repairKinds: kinds.size,
+    isWornOut: isWornOut(line),
+  }
 }
+
+/** Half of a run of posts is seen to move, or to be broken. */
+function isWornOut({ posts }: Line): boolean {
+  const gone = posts.filter(({ observations: { pushPivot, breakFace } = {} }) => {
+    const moves = pushPivot !== undefined && pushPivot !== 'nothing-moves' && pushPivot !== 'panel-only'
+    return moves || (breakFace !== undefined && breakFace !== 'none')
+  })
+  return gone.length >= Math.max(LEAST_RUN, posts.length / 2)
+}
+const LEAST_RUN = 3
 
 /** The string lies on the posts chosen to carry it; on the first and the last where fewer than two are. */
 function stringHolds(posts: readonly Post[], height: Metres): StringHold[] {

@@ -1,4 +1,5 @@
 import type { Cause } from '../cause/tables'
+import type { CarriedRow } from '../repair/members/carried'
 import type { Section } from '../timber/section'
 import type { LengthSystem } from '../units/length'
 import type { Kilograms, Metres, Minutes, NewtonMetres, Newtons, Pascals } from '../units/types'
@@ -49,6 +50,51 @@ export interface AnchorPart extends PartRow {
   tension: Newtons
 }
 
+/** Plates or a stirrup between the old concrete and sound wood, with two bolts. */
+export interface MenderPart extends PartRow {
+  /** Allowable, of all of it, N m. */
+  momentCapacity: NewtonMetres
+  /** Bolts above the old concrete, m. */
+  lowerBolt: Metres
+  upperBolt: Metres
+  /** Of a bolt, m. */
+  bolt: Metres
+}
+
+/** A sleeve that is cast in and lets the post come out again. */
+export interface SleevePart extends PartRow {
+  wall: Metres
+  /** Of the post in it, m. */
+  insertion: Metres
+  /** Round the post on each side, m. */
+  clearance: Metres
+  yield: Pascals
+}
+
+/** A stick of timber for rails and props. */
+export interface TimberPart extends PartRow {
+  section: { along: Metres; across: Metres }
+}
+
+/** A base that keeps a post off its pier, with its maker's figures. */
+export interface StandOffPart extends PartRow {
+  compression: Newtons
+  uplift: Newtons
+  lateral: Newtons
+}
+
+/** A dowel between old concrete and new. */
+export interface DowelPart extends PartRow {
+  diameter: Metres
+  yield: Pascals
+}
+
+/** A bar that is driven in to hold the foot of a prop. */
+export interface StakePart extends PartRow {
+  diameter: Metres
+  driven: Metres
+}
+
 /** Rates that turn quantities into minutes; working values. */
 export interface WorkRates {
   /** Litres per minute in loam with a hand digger, and of old concrete with a breaker. */
@@ -56,6 +102,8 @@ export interface WorkRates {
   breaking: number
   mixingPerBag: Minutes
   placingPerBag: Minutes
+  /** To tamp one layer of stone or soil. */
+  tampingPerLayer: Minutes
 }
 
 export interface MethodRow {
@@ -91,11 +139,20 @@ export type PartLists = Readonly<Record<string, PartList>> & {
   post: PartList<PostPart>
   'rail-fixing': PartList<FixingPart>
   anchor: PartList<AnchorPart>
+  mender: PartList<MenderPart>
+  sleeve: PartList<SleevePart>
+  rail: PartList<TimberPart>
+  prop: PartList<TimberPart>
+  'stand-off': PartList<StandOffPart>
+  dowel: PartList<DowelPart>
+  stake: PartList<StakePart>
 }
 
 export interface RepairParts {
   lists: PartLists
   rates: WorkRates
+  /** What floors and roofs weigh. */
+  carried: readonly CarriedRow[]
   methods: readonly MethodRow[]
 }
 

@@ -1,6 +1,6 @@
-import { GALLON, MILE_PER_HOUR, POUND, POUND_PER_SQUARE_INCH } from './constants'
+import { GALLON, MILE_PER_HOUR, POUND, POUND_FORCE, POUND_PER_SQUARE_INCH } from './constants'
 import { showLength, showSmall, type LengthSystem } from './length'
-import type { CubicMetres, Kilograms, Metres, MetresPerSecond, Minutes, Pascals } from './types'
+import type { CubicMetres, Kilograms, Metres, MetresPerSecond, Minutes, Newtons, Pascals } from './types'
 
 /** Who measures in feet pours in gallons, unless he would rather count litres. */
 export type VolumeUnit = 'litres' | 'gallons'
@@ -19,6 +19,7 @@ export interface Measures {
   small: (length: Metres) => string
   gust: (gust: MetresPerSecond) => string
   mass: (mass: Kilograms) => string
+  force: (force: Newtons) => string
   volume: (volume: CubicMetres) => string
   volumeParts: (volume: CubicMetres) => Parts
   /** Of concrete. */
@@ -41,6 +42,8 @@ export function measuresIn(
     small: (length) => showSmall(length, units),
     gust: (gust) => showGust(gust, units),
     mass: (mass) => (units === 'metric' ? `${roughly(mass)} kg` : `${roughly(mass / POUND)} lb`),
+    force: (force) =>
+      units === 'metric' ? `${(force / 1e3).toFixed(1)} kN` : `${Math.round(force / POUND_FORCE / 10) * 10} lb`,
     volume(volume) {
       const { value, unit } = volumeParts(volume)
       return `${value} ${unit}`

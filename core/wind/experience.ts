@@ -12,6 +12,10 @@ export interface Experience {
   part: number
 }
 
+/** Whose experience counts; none where people stand beside or under it today. */
+export type Felt = keyof Experience | 'bare'
+export const shareFelt = (experience: Experience, of: Felt): number => (of === 'bare' ? 1 : experience[of])
+
 /** No experience counted: codes, and whatever people stand beside or under. */
 export const BARE: Experience = { ground: 1, part: 1 }
 

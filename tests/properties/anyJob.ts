@@ -1,7 +1,19 @@
 import { SEASONS } from '../../core/ground/soil'
 import { MATERIALS } from '../../core/timber/materials'
 import { EXPOSURES, LINE_KINDS } from '../../core/wind/fence'
-import { DUTIES, FOOTING_KINDS, JOB_FORMAT, JOB_VERSION, MARK_KINDS, SERVICES } from '../../core/document/vocabulary'
+import {
+  CARRIED,
+  CLEAR_FACES,
+  COATINGS,
+  DUTIES,
+  FOOTING_KINDS,
+  HARD_THINGS,
+  JOB_FORMAT,
+  JOB_VERSION,
+  MARK_KINDS,
+  SERVICES,
+  SET_ORDERS,
+} from '../../core/document/vocabulary'
 import fc from 'fast-check'
 import type { Job } from '../../core/document/job'
 import { PICKED, SEEN_TOGETHER, type Observations } from '../../core/cause/observations'
@@ -63,6 +75,17 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       spur: key(tables.parts.lists.spur.rows),
       fixing: key(tables.parts.lists.fixing.rows),
       pin: key(tables.parts.lists.pin.rows),
+      post: fc.record(
+        { section, length: between(0.3, 12), material: fc.constantFrom(...MATERIALS) },
+        { requiredKeys: [] },
+      ),
+      sleeve: fc.record(
+        { clearance: between(0, 0.05), insertion: between(0.1, 2), drains: fc.boolean() },
+        { requiredKeys: [] },
+      ),
+      setOrder: fc.constantFrom(...SET_ORDERS),
+      coating: fc.constantFrom(...COATINGS),
+      licensed: fc.constant({ name: 'Ada Brandt' }),
       hole,
       holes: fc.dictionary(key(tables.parts.methods), hole, { maxKeys: 2 }),
     },
@@ -96,6 +119,24 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       pointedAt: fc.boolean(),
       carriesString: fc.boolean(),
       duties: fc.subarray([...DUTIES], { minLength: 1, maxLength: 2 }),
+      removable: fc.boolean(),
+      clearFaces: fc.constantFrom(...CLEAR_FACES),
+      hardAgainst: fc.constantFrom(...HARD_THINGS),
+      roomToDig: fc.boolean(),
+      corrosive: fc.boolean(),
+      slab: fc.record(
+        { thickness: between(0.02, 1), sound: fc.boolean(), edge: between(0.01, 10), strength: between(5e6, 100e6) },
+        { requiredKeys: ['thickness'] },
+      ),
+      carries: fc.record(
+        {
+          area: between(0.1, 200),
+          from: fc.constantFrom(...CARRIED),
+          dead: between(0, 20_000),
+          live: between(0, 20_000),
+        },
+        { requiredKeys: ['area', 'from'] },
+      ),
       make: fc.constantFrom('the brothers', 'nobody knows'),
       repair,
     },
@@ -107,6 +148,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       height: between(0.3, 4),
       gap: between(0, 1),
       solidity: between(0.02, 1),
+      remainingYears: between(0, 200),
       cornerAtStart: fc.boolean(),
       marks,
       history: fc

@@ -26,16 +26,25 @@ const PLUMB: Metres = 0.005
 /**
  * One post as a full section: as it stands, or with a repair. Whatever the method, its solids say what is drawn.
  *
- * @param repair absent for the post as it stands; one of which nothing stands leaves the post so too
+ * @param repair absent for the post as it stands; one that sets no post leaves it so, with what is put beside it
  * @returns shapes in metres from the foot of the post at the ground
  */
 export function sectionModel(line: ResolvedLine, post: ResolvedPost, repair?: DrawnRepair): SectionModel {
-  if (!repair || repair.stands.length === 0) return asItStands(line, post)
+  if (!repair) return asItStands(line, post)
   const { stands, weakest } = repair
+  const isKept = !stands.some(({ key }) => key === 'post')
   const named = stands.map((solid) =>
     weakest && solid.link === weakest.link ? { ...solid, note: `weakest: ${weakest.name}` } : solid,
   )
-  return { shapes: stands, dimensions: stands.flatMap(({ measures = [] }) => measures), notes: notesOf(named) }
+  const dimensions = stands.flatMap(({ measures = [] }) => measures)
+  if (!isKept) return { shapes: stands, dimensions, notes: notesOf(named) }
+  const kept = asItStands(line, post)
+  return {
+    ...kept,
+    shapes: [...kept.shapes, ...stands],
+    dimensions: [...kept.dimensions, ...dimensions],
+    notes: [...kept.notes, ...notesOf(named)],
+  }
 }
 
 function asItStands(line: ResolvedLine, post: ResolvedPost): SectionModel {

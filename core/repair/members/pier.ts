@@ -22,7 +22,7 @@ export interface PierBearing {
  */
 export function pierBearing(load: Newtons, base: SquareMetres, soil: Soil): PierBearing {
   requireNumber('load', load, 0, 1e7, 'N')
-  requireNumber('base', base, 0.005, 20, 'm²')
+  requireNumber('base', base, 0.001, 20, 'm²')
   const pressure = load / base
   return { pressure, allowable: soil.bearing, holds: soil.bearing !== null && pressure <= soil.bearing }
 }

@@ -6,6 +6,8 @@ const key = 'brace-and-resettle'
 /** Soft wood deeper than this at the ground: straightening breaks it, m. */
 const SOFT: Metres = 0.005
 const POOR_FOOTING = ['none', 'small', 'one-sided', 'cracked', 'dry-pockets']
+const STIFF = ['stiff-clay', 'hard-clay']
+const HARD = { paving: 'Paving', brick: 'Brickwork' }
 const LOOSE = ['at-ground-line', 'post-loose-in-concrete']
 
 /**
@@ -28,6 +30,10 @@ export const braceAndResettle: RepairMethod = {
     if (comesUpright === 'will-not') reasons.push('It will not come upright.')
     if (footingFound && POOR_FOOTING.includes(footingFound)) reasons.push('Its footing is not worth keeping.')
     if (pushPivot && LOOSE.includes(pushPivot)) reasons.push('It turns above its footing, not with it.')
+    if (STIFF.includes(post.soil))
+      reasons.push('Stiff clay does not settle back round a footing: it stays where it is.')
+    if (post.hardAgainst) reasons.push(`${HARD[post.hardAgainst]} stands hard against it: it cannot be moved.`)
+    if (post.footing?.kind === 'none') reasons.push('There is no footing for the soil to settle round.')
     if (post.footing?.kind === 'plate') reasons.push('The post stands on a plate, not in the ground.')
     return reasons
   },

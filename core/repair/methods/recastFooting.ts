@@ -74,6 +74,7 @@ function against(context: PostContext): string[] {
   const reasons = commonRefusals(context)
   const foot = buriedDepth(context)
   const metres = context.says.length
+  if (post.roomToDig === false) reasons.push('There is no room to dig round it.')
   if (isBroken(context)) reasons.push('The post is broken.')
   if (softAtGround(context) > SOFT_BELOW) reasons.push('The wood at or below ground is gone soft.')
   if (post.footing?.kind === 'plate') reasons.push('The post stands on a plate, not in the ground.')

@@ -3,13 +3,12 @@ import { row } from '../../tables/tables'
 import type { PostContext } from '../context'
 import { fixingTension } from '../fixings'
 import type { LinkCapacity } from '../links'
+import { railsOf } from '../members/rails'
 import { answersByTable, chosenPart, soldHere, type RepairMethod } from '../method'
 import { standingFootingLink, standingPostLink } from '../standing'
 
 const key = 'refix-panels'
-/** Rails by height, one for each so many metres, and at least two; fixings at each end. Working values. */
-const METRES_A_RAIL = 0.7
-const LEAST_RAILS = 2
+/** At each end of a rail; a working value. */
 const FIXINGS_AN_END = 2
 
 /** Rails, clips and panels fixed anew: the post has nothing wrong with it, and nothing is dug. */
@@ -26,10 +25,9 @@ export const refixPanels: RepairMethod = {
     return (chosen ? [chosen] : rows.map((each) => each.key)).map((fixing) => ({ 'rail-fixing': fixing }))
   },
   design(context, choice) {
-    const { material, line, tables } = context
+    const { material, tables } = context
     const fixing = row(tables.parts.lists['rail-fixing'].rows, choice['rail-fixing']!)
-    const rails = Math.max(LEAST_RAILS, Math.round(line.height / METRES_A_RAIL))
-    const fixings = rails * FIXINGS_AN_END
+    const fixings = railsOf(context).count * FIXINGS_AN_END
     const footing = standingFootingLink(context)
     return {
       links: [

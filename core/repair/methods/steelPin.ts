@@ -9,7 +9,7 @@ import { pinBearing } from '../fixings'
 import type { LinkCapacity } from '../links'
 import { answersByTable, chosenPart, commonRefusals, lookFirst, verdictOf, type RepairMethod } from '../method'
 import { box, heightOf } from '../solids'
-import { buriedDepth, footingSolids, standingFootingLink } from '../standing'
+import { buriedDepth, footingSolids, isFootingLoose, isFootingPoor, standingFootingLink } from '../standing'
 
 const key = 'steel-pin'
 /** Allowable share of the pin's yield. */
@@ -27,8 +27,6 @@ const LEAST_RETURN_YEARS = 10
 const JOINT: Metres = 0.01
 
 const USUAL_PIN = 'pipe-33'
-const MOVED = ['in-the-soil', 'footing-moves', 'post-loose-in-concrete']
-const POOR_FOOTING = ['none', 'small', 'one-sided', 'cracked', 'dry-pockets', 'stands-proud']
 
 /** Grouted pin standing in the old footing's socket, the post bored and bonded over it. */
 export const steelPin: RepairMethod = {
@@ -92,15 +90,13 @@ export const steelPin: RepairMethod = {
 
 function against(context: PostContext): string[] {
   const { post, material } = context
-  const { pushPivot, footingFound } = post.observations
   const reasons = commonRefusals(context)
   if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post cannot be bored for a pin.`)
   if (post.duties.some((duty) => duty.startsWith('gate'))) reasons.push('A gate would work the pin loose.')
   if (post.footing && post.footing.kind !== 'concrete' && post.footing.kind !== 'unknown')
     reasons.push('There is no concrete footing to stand the pin in.')
-  if (pushPivot && MOVED.includes(pushPivot)) reasons.push('The footing itself is loose.')
-  if (footingFound && POOR_FOOTING.includes(footingFound))
-    reasons.push('The old footing is not worth standing a pin in.')
+  if (isFootingLoose(context)) reasons.push('The footing itself is loose.')
+  if (isFootingPoor(context)) reasons.push('The old footing is not worth standing a pin in.')
   return reasons
 }
 

@@ -1,0 +1,104 @@
+import type { Segment } from '../../ground/profile'
+import { BELOW_FROST } from '../../ground/frost'
+import { roundUpTo } from '../../numeric/rounding'
+import type { Metres } from '../../units/types'
+import type { PostContext } from '../context'
+import { designHole, holeSolids, toolWidth } from '../hole'
+import { keyedSegments } from '../members/timberKey'
+import { answersByTable, commonRefusals, oldOutSteps, type RepairMethod } from '../method'
+import { newPostLink, newPostOf, newPostSolid, postVariants, type NewPost } from '../newPost'
+import { box, type Solid } from '../solids'
+import { footingSolids, goneSolids, oldBlock, oldConcreteVolume } from '../standing'
+import { shareOfTargets } from '../targets'
+
+const key = 'new-post-keyed'
+/** Ground that does not stand: it lets the key through. */
+const LOOSE = ['loose-sand', 'made-ground', 'soft-clay']
+/** A leaf that weighs more pulls a post out of soil alone, kg; a working value. */
+const LIGHT_LEAF = 40
+/** Board across the pull, m; working values. */
+const KEY = { length: 1, top: 0.15, bottom: 0.3, thick: 0.05 }
+/** Under the key before the toe bears, and the deepest that is dug for it, m. */
+const UNDER_KEY: Metres = 0.3
+const DEEPEST: Metres = 1.2
+/** Round the post in its hole, m. */
+const TIGHT: Metres = 0.02
+
+/** New post in tamped native soil, with a board across the pull on both faces near the surface. */
+export const newPostKeyed: RepairMethod = {
+  key,
+  takesOut: ['post', 'footing'],
+  needs: ['post'],
+  answers: answersByTable(key),
+  // For whoever wants no concrete.
+  unsuited: () => true,
+  against(context) {
+    const { post, soil, says, line } = context
+    const reasons = commonRefusals(context)
+    if (LOOSE.includes(post.soil)) reasons.push(`${soil!.name} lets the key through: it wants firm ground.`)
+    const { leafMass = 0 } = post.gate ?? {}
+    if (post.duties.includes('gate-hinge') && leafMass > LIGHT_LEAF)
+      reasons.push(`A leaf of ${says.mass(leafMass)} is too heavy for a post in soil alone.`)
+    if (line.kind === 'single') reasons.push('Knocks work a single post loose in soil.')
+    // The key bears on soil that nobody has dug: what an old block leaves is fill.
+    if ((oldBlock(context)?.diameter ?? 0) > KEY.length / 2)
+      reasons.push('The old block leaves no firm ground for the key.')
+    return reasons
+  },
+  variants: postVariants,
+  design(context, choice) {
+    const { post } = context
+    const stands = newPostOf(context, choice)
+    const asked = keyedDepth(context, stands)
+    const width = toolWidth(context, Math.hypot(stands.along, stands.across) + TIGHT)
+    const hole = designHole(context, key, { stands, width, depth: { depth: asked, rule: 'keyed' } })
+    return {
+      links: [newPostLink(context, stands), keyedGround(context, stands, hole.footingBottom)],
+      earthwork: {
+        holes: [hole],
+        fills: [{ kind: 'soil', hole: 0, castIn: { section: stands.section }, leftBy: oldBlock(context) }],
+        oldConcrete: oldConcreteVolume(context),
+      },
+      parts: [{ kind: 'post', key: choice.post!, count: 1 }],
+      stands: () => [
+        ...goneSolids(footingSolids(post, 'dashed', 'old-footing')),
+        ...holeSolids(hole, 'loose'),
+        keySolid(),
+        newPostSolid(context, stands, hole.footingBottom),
+      ],
+      newPost: { length: hole.footingBottom + post.top, section: stands.section },
+      skips: oldOutSteps(context),
+    }
+  },
+}
+
+function keyedGround(context: PostContext, { across }: NewPost, foot: Metres) {
+  const sound = { soundAbove: true, soundAtKey: true, soundAtToe: true }
+  const segments: Segment[] =
+    foot > KEY.bottom
+      ? keyedSegments({ postWidth: across, foot, key: KEY, ...sound })
+      : [{ top: 0, bottom: foot, width: across }]
+  return context.ground('footing', 'the post and its key in the ground', segments)
+}
+
+/** The shallowest that holds both targets; where none does, the deepest that anybody digs for it. */
+function keyedDepth(context: PostContext, stands: NewPost): Metres {
+  const { site, tables } = context
+  const { depthStep } = tables.digging
+  const least = Math.max(site.frostDepth + BELOW_FROST, site.minimumDepth, KEY.bottom + UNDER_KEY)
+  let depth = roundUpTo(least, depthStep)
+  while (depth < DEEPEST && shareOfTargets(context, [keyedGround(context, stands, depth)]) < 1) {
+    depth = roundUpTo(depth + depthStep / 2, depthStep)
+  }
+  return depth
+}
+
+/** Seen along the pull: the board lies across it, behind the post. */
+const keySolid = (): Solid => ({
+  key: 'key',
+  matter: 'new-wood',
+  outline: box(-KEY.length / 2, KEY.length / 2, -KEY.bottom, -KEY.top),
+  edge: 'solid',
+  link: 'footing',
+  note: 'key on both faces',
+})

@@ -1,0 +1,56 @@
+import { row } from '../tables/tables'
+import type { MaterialRow } from '../timber/materials'
+import { sectionProperties, sectionSize, type Section } from '../timber/section'
+import type { Metres } from '../units/types'
+import type { PostContext } from './context'
+import type { LinkCapacity } from './links'
+import { chosenPart, soldHere, type Choice } from './method'
+import { box, type Solid } from './solids'
+
+/* The post that takes the place of the old one, for every method that has one. */
+
+/** The new post has the section of the old one. */
+export const AS_IT_WAS = 'as-it-was'
+/** A post counts as stouter when it bends this much less, and so many are tried. */
+const STOUTER = 1.05
+const TRIED = 2
+
+/** As it was; where that does not hold, the next stouter ones; what somebody chose before all. */
+export function postVariants(context: PostContext): Choice[] {
+  const chosen = chosenPart(context, 'post', '')
+  if (chosen) return [{ post: chosen }]
+  const own = context.post.repair?.post?.section
+  const least = sectionProperties(own ?? context.post.section).modulus
+  const stouter = soldHere(context, context.tables.parts.lists.post.rows)
+    .filter(({ section }) => section && sectionProperties(section).modulus > least * STOUTER)
+    .slice(0, TRIED)
+  const others = own || !context.material.wood ? [] : stouter
+  return [AS_IT_WAS, ...others.map(({ key }) => key)].map((post) => ({ post }))
+}
+
+export interface NewPost {
+  section: Section
+  along: Metres
+  across: Metres
+  material: MaterialRow
+}
+
+/** The row that was chosen; else the section that was typed, as of a second-hand post; else as it was. */
+export function newPostOf({ post, tables, material }: PostContext, choice: Choice): NewPost {
+  const { section: typed, material: of } = post.repair?.post ?? {}
+  const section = (choice.post && row(tables.parts.lists.post.rows, choice.post).section) || typed || post.section
+  return { section, ...sectionSize(section), material: of ? tables.materials[of] : material }
+}
+
+/** The sound section of the new post at the ground line. */
+export const newPostLink = ({ links, wind }: PostContext, { section, material }: NewPost): LinkCapacity =>
+  links.bent('post', 'the new post at the ground line', sectionProperties(section), material, wind.height)
+
+/** The new post as it is drawn, from its foot to the string. */
+export const newPostSolid = ({ post }: PostContext, { along, material }: NewPost, foot: Metres): Solid => ({
+  key: 'post',
+  matter: material.wood ? 'new-wood' : 'steel',
+  outline: box(-along / 2, along / 2, -foot, post.top),
+  edge: 'solid',
+  link: 'post',
+})
