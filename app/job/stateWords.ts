@@ -1,6 +1,8 @@
 import type { Line } from '~~/core/document/job'
 import type { MethodPlan, Plan, PostPlan, StandingPlan } from '~~/core/plan/types'
 import { thresholdWords } from '~~/core/plan/thresholds'
+import type { Check } from '~~/core/repair/method'
+import type { Measures } from '~~/core/units/quantity'
 
 /* What is known of a post, in sentences. */
 
@@ -74,6 +76,16 @@ export function newPostSentence(
   const { length, third, stock } = newPost
   const from = stock === undefined ? 'longer than any that is sold: order it' : `cut from ${show(stock)}`
   return `The new post: ${show(length)} at least, ${from}. A third of it in the ground would be ${show(third)}; here it is ${show(hole.footingBottom)}.`
+}
+
+/**
+ * A check as a licensed person reads it.
+ *
+ * @example 'load on each prop: 3.6 kN of 9.1 kN'
+ */
+export function checkSentence({ check, demand, capacity, unit }: Check, measures: Measures): string {
+  const say = { N: measures.force, m: measures.small, Pa: measures.pressure }[unit] ?? String
+  return `${check}: ${say(demand)} of ${say(capacity)}`
 }
 
 /** A factor this much under or over the usual one is worth a word. */

@@ -114,6 +114,16 @@ export const FOOTING_ITEMS = items({
   plate: 'Plate on a slab',
   sleeve: 'Ground sleeve',
 })
+export const CLEAR_FACES_ITEMS = items({
+  none: 'None',
+  one: 'One face',
+  both: 'Both faces',
+})
+export const HARD_ITEMS = [
+  { value: null, title: 'Nothing' },
+  { value: 'paving', title: 'Paving' },
+  { value: 'brick', title: 'Brickwork' },
+]
 export const EXPOSURE_ITEMS = items({
   sheltered: 'Sheltered: houses, trees',
   open: 'Open country',

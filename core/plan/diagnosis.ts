@@ -33,7 +33,8 @@ export function planDiagnosis(context: PostContext): PostPlan['diagnosis'] {
   return {
     ...judged,
     redFlags: redFlags(context),
-    cleared: post.judgement?.cleared !== undefined,
+    // The licensed person who decides has it in hand.
+    cleared: post.judgement?.cleared !== undefined || post.repair?.licensed !== undefined,
     conditions: conditionsOf(tables.conditions, conditionFacts, post.conditions),
     ...decided(judged, context),
   }

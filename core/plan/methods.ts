@@ -24,17 +24,20 @@ export function planMethods(
 }
 
 /**
- * Answers every cause in force; keeps what is sound; holds both targets; suits the ground; quickest. Refused ones stand last, and what
+ * Answers every cause in force; comes out again where it must; keeps what is sound; holds both targets; suits the ground; quickest. Refused ones stand last, and what
  * answers nothing stands behind what answers something.
  */
 function order(context: PostContext, methods: readonly RepairMethod[], { inForce }: PostPlan['diagnosis']) {
   const sound = soundParts(context, inForce)
+  // Where it has to come out again, what stays for good is no answer.
+  const stays = new Set(context.post.removable ? methods.filter((each) => !each.comesOut).map(({ key }) => key) : [])
   const unsuited = new Set(methods.filter((each) => each.unsuited?.(context)).map(({ key }) => key))
   const takesOut = new Map(methods.map((each) => [each.key, each.takesOut.filter((part) => sound.has(part)).length]))
   return (a: MethodPlan, b: MethodPlan): number =>
     Number(b.allowed) - Number(a.allowed) ||
     Number(b.holdingGust !== undefined) - Number(a.holdingGust !== undefined) ||
     a.leavesUnsolved.length - b.leavesUnsolved.length ||
+    Number(stays.has(a.method)) - Number(stays.has(b.method)) ||
     takesOut.get(a.method)! - takesOut.get(b.method)! ||
     Number(b.holdsTarget) - Number(a.holdsTarget) ||
     Number(unsuited.has(a.method)) - Number(unsuited.has(b.method)) ||

@@ -45,6 +45,8 @@ const RULE_WORDS: Record<string, string> = {
   'target-gust': 'Going over at the target gust rules',
   'target-lean': 'Staying plumb rules',
   'half-the-spur': 'Half the spur stands in the ground',
+  keyed: 'Both targets rule, with the key',
+  'old-pier': 'Opened round the head of the old pier',
   chosen: 'You set this depth',
 }
 

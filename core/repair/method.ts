@@ -74,6 +74,8 @@ export interface RepairMethod {
   key: string
   /** What of the old it takes out: a sound post, a sound footing stays where something else will do. */
   takesOut: readonly ('post' | 'footing')[]
+  /** The post can be lifted out afterwards. */
+  comesOut?: true
   /** Where it is open, but nobody would take it before another that does as much. */
   unsuited?: (context: PostContext) => boolean
   /** Holds for days: never measured by the wind of years. */

@@ -92,6 +92,10 @@ export const standardFootingLink = (context: PostContext): LinkCapacity | undefi
       ])
     : undefined
 
+/** Stands on a slab, by its footing or its duty. */
+export const isOnPlate = ({ footing, duties }: Pick<PostContext['post'], 'footing' | 'duties'>): boolean =>
+  footing?.kind === 'plate' || duties.includes('plate-mounted')
+
 /** Ground that holds water against a post in concrete, and swells. */
 export const isHeavyGround = ({ saturated, soil }: Pick<PostContext['post'], 'saturated' | 'soil'>): boolean =>
   saturated || HEAVY.includes(soil)

@@ -1,4 +1,4 @@
-import { GALLON, MILE_PER_HOUR, POUND, POUND_FORCE, POUND_PER_SQUARE_INCH } from './constants'
+import { FOOT, GALLON, MILE_PER_HOUR, POUND, POUND_FORCE, POUND_PER_SQUARE_INCH } from './constants'
 import { showLength, showSmall, type LengthSystem } from './length'
 import type { CubicMetres, Kilograms, Metres, MetresPerSecond, Minutes, Newtons, Pascals } from './types'
 
@@ -22,6 +22,8 @@ export interface Measures {
   force: (force: Newtons) => string
   volume: (volume: CubicMetres) => string
   volumeParts: (volume: CubicMetres) => Parts
+  /** On the ground. */
+  pressure: (pressure: Pascals) => string
   /** Of concrete. */
   strength: (strength: Pascals) => string
 }
@@ -49,12 +51,17 @@ export function measuresIn(
       return `${value} ${unit}`
     },
     volumeParts,
+    pressure: (pressure) =>
+      units === 'metric' ? `${Math.round(pressure / 1e3)} kPa` : `${Math.round(pressure / PSF / 10) * 10} psf`,
     strength: (strength) =>
       units === 'metric'
         ? `${Math.round(strength / 1e6)} MPa`
         : `${Math.round(strength / POUND_PER_SQUARE_INCH / 100) * 100} psi`,
   }
 }
+
+/** Pounds on a square foot, Pa. */
+const PSF: Pascals = POUND_FORCE / FOOT ** 2
 
 /** A tenth matters of what is light. @example roughly(3.04) // '3', roughly(0.34) // '0.3' */
 const roughly = (amount: number) => (amount < 1 ? amount.toFixed(1) : String(Math.round(amount)))

@@ -10,10 +10,10 @@ import { takesFilling } from '~~/core/concrete/bags'
 import { depthReason } from '~~/core/plan/recommend'
 import { usePreferencesStore } from '~/session/preferences'
 import { depthRow } from '~/gust/gustRows'
-import { orderFigure } from '~~/core/items/items'
 import { newPostSentence, stateSentence } from '~/job/stateWords'
+import ConcreteFigures from './ConcreteFigures.vue'
+import PackedFigures from './PackedFigures.vue'
 import { useHole } from './useHole'
-import { waterWords } from './waterWords'
 
 /** Depth, width, bags and water of the hole of the chosen repair. */
 const session = useJobSession()
@@ -23,6 +23,7 @@ const preferences = usePreferencesStore()
 const method = view.methodInHand
 const hole = computed(() => method.value?.hole)
 const concrete = computed(() => method.value?.concrete)
+const packed = computed(() => method.value?.packed)
 const { changed, set, reset } = useHole(session, view)
 const SHAPES = [
   { value: 'round', words: 'round' },
@@ -38,7 +39,6 @@ function setRepair(key: 'mix' | 'filling', value: string): Promise<InputError | 
   return session.edit([{ name: 'setRepair', ...view.address.value, key, value }])
 }
 const tables = computed(() => view.tables.value)
-const measures = computed(() => preferences.measures)
 const mixItems = computed(() => tables.value.mixes.map(({ key, name }) => ({ value: key, title: name })))
 const mix = computed(() => tables.value.mixes.find((each) => each.key === concrete.value?.mix))
 const fillingItems = computed(() =>
@@ -48,17 +48,12 @@ const fillingItems = computed(() =>
 )
 const filling = computed(() => tables.value.fillings.find((each) => each.key === concrete.value?.filling))
 const post = computed(() => newPostSentence(method.value!, preferences.show))
-const strength = computed(() => measures.value.strength(concrete.value!.bags.strength))
-const order = computed(() => orderFigure(mix.value!, concrete.value!.bags, concrete.value!.concrete, measures.value))
-const water = computed(() =>
-  waterWords(mix.value!, filling.value!, concrete.value!.bags, concrete.value!.fill, measures.value),
-)
 </script>
 
 <template>
   <section aria-labelledby="hole-title">
     <h2 id="hole-title" class="visually-hidden">{{ view.post.value?.id }}: the hole</h2>
-    <div v-if="!method || !hole || !concrete" class="panel-section">
+    <div v-if="!method || !hole || !(concrete || packed)" class="panel-section">
       <p>
         {{ method ? `${method.name} needs no hole.` : stateSentence(view.postPlan.value!) || 'No repair is chosen.' }}
       </p>
@@ -76,34 +71,10 @@ const water = computed(() =>
         </p>
       </div>
       <p>{{ reason }}</p>
-      <div class="panel-section figures">
-        <p class="figure">
-          {{ order.value }}<small>{{ order.unit }}</small>
-        </p>
-        <p v-if="concrete.bags.water" class="figure">
-          {{ measures.volumeParts(concrete.bags.water).value
-          }}<small>{{ measures.volumeParts(concrete.bags.water).unit }} water</small>
-        </p>
-      </div>
-      <p>
-        {{ measures.volume(concrete.concrete) }} of concrete with {{ Math.round(concrete.overdig * 100) }} %
-        over-dig<template v-if="mix?.supply === 'bag'">, {{ concrete.bags.exactCount.toFixed(2) }} bags</template>.
-        {{ water }}
-        <template v-if="concrete.bags.short"
-          >Short of it by {{ measures.volume(concrete.bags.short) }}, a hair: dig true, or let the fill end a finger
-          lower.</template
-        >
-      </p>
-      <p class="soft">
-        {{ strength }} at 28 days. {{ measures.volume(concrete.spoil) }} of loose spoil.<template
-          v-if="concrete.oldConcrete"
-        >
-          Old concrete out: {{ measures.mass(concrete.oldConcrete.mass) }}, {{ concrete.oldConcrete.lifts }}
-          {{ concrete.oldConcrete.lifts === 1 ? 'lift' : 'lifts' }}.</template
-        >
-      </p>
+      <ConcreteFigures v-if="concrete" :concrete="concrete" />
+      <PackedFigures v-if="packed" :packed="packed" />
       <p v-if="post">{{ post }}</p>
-      <p v-for="caution in concrete.warnings" :key="caution" class="caution">
+      <p v-for="caution in concrete?.warnings" :key="caution" class="caution">
         {{ caution }}
       </p>
       <div class="panel-section field-grid">
@@ -136,12 +107,14 @@ const water = computed(() =>
           :save="(value) => set('fillTop', value)"
         />
         <v-select
+          v-if="concrete"
           label="Mix"
           :items="mixItems"
           :model-value="concrete.mix"
           @update:model-value="setRepair('mix', $event)"
         />
         <v-select
+          v-if="concrete"
           label="Filling"
           :items="fillingItems"
           :model-value="concrete.filling"
@@ -167,7 +140,8 @@ const water = computed(() =>
 </template>
 
 <style scoped>
-.figures {
+.figures,
+:deep(.figures) {
   display: flex;
   flex-wrap: wrap;
   gap: 10px 34px;
@@ -180,10 +154,12 @@ const water = computed(() =>
   margin: 12px 0 20px;
 }
 @media (max-width: 760px) {
-  .figures .figure {
+  .figures .figure,
+  :deep(.figures .figure) {
     font-size: 36px;
   }
-  .figures .figure small {
+  .figures .figure small,
+  :deep(.figures .figure small) {
     font-size: 15px;
     margin-left: 4px;
   }

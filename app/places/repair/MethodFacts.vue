@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
-import { capital, experienceSentence } from '~/job/stateWords'
+import { capital, checkSentence, experienceSentence } from '~/job/stateWords'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import type { MethodPlan } from '~~/core/plan/types'
 import { givesWay } from '~~/core/repair/links'
+import { STOP_GAPS } from '~~/core/repair/methods'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** One method on this post: what it holds, what it leaves, what it is made with. */
@@ -25,6 +26,8 @@ const better = computed(() => {
   return others.length > 0 ? ` What would hold: ${others.map(({ name }) => name.toLowerCase()).join(', ')}.` : ''
 })
 
+/** What holds for days is not measured by the wind of years. */
+const isStopGap = computed(() => STOP_GAPS.has(method.method))
 /** Parts that the method can be made with, each from the list of its kind. */
 const parts = computed(() =>
   (view.detail.value?.parts ?? []).map(({ rows: list, ...part }) => ({
@@ -52,7 +55,8 @@ async function changePart(kind: string, value: string): Promise<void> {
       {{ capital(holds) }}: {{ weakest.name }} is the weakest link<template v-if="weakest.because">
         ({{ weakest.because }})</template
       >.
-      <span v-if="!method.holdsTarget" class="string-words">Under the target.{{ better }}</span>
+      <span v-if="isStopGap" class="string-words">A stop-gap: look at the forecast until you come back.</span>
+      <span v-else-if="!method.holdsTarget" class="string-words">Under the target.{{ better }}</span>
     </p>
     <p v-if="experience" class="soft small">{{ experience }}</p>
     <p v-if="method.leavesUnsolved.length" class="error-text">
@@ -68,6 +72,11 @@ async function changePart(kind: string, value: string): Promise<void> {
         @update:model-value="changePart(part.kind, $event)"
       />
     </div>
+    <ul v-if="method.checks.length" class="links" aria-label="Checks">
+      <li v-for="each in method.checks" :key="each.check" :class="{ 'error-text': each.demand > each.capacity }">
+        {{ checkSentence(each, preferences.measures) }}
+      </li>
+    </ul>
     <ul v-if="method.links.length" class="links" aria-label="Links, weakest first">
       <li v-for="link in [...method.links].sort((a, b) => givesWay(a) - givesWay(b))" :key="link.link">
         <span class="measure">{{ gust(givesWay(link)) }}</span> {{ link.name }}

@@ -11,6 +11,7 @@ import type { MethodPlan } from '~~/core/plan/types'
 import { usePreferencesStore } from '~/session/preferences'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { stateSentence } from '~/job/stateWords'
+import LicensedPerson from './LicensedPerson.vue'
 import MethodFacts from './MethodFacts.vue'
 import { inHundred } from '~/job/words'
 
@@ -114,6 +115,7 @@ async function take(): Promise<void> {
         {{ preferences.measures.gust(target.gust) }}, once in {{ target.returnYears }} years, nor lean at
         {{ preferences.measures.gust(target.leanGust) }}, once in {{ target.leanReturnYears }}.
       </p>
+      <LicensedPerson v-if="view.post.value?.duties.includes('load-bearing')" />
       <p v-if="!method" class="panel-section">Pick one of them to see what it comes to.</p>
       <MethodFacts v-if="method" :method="method" />
       <AssumedList />

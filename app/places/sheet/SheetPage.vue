@@ -40,6 +40,7 @@ const assumed = computed(() =>
 /** What hardly tells is left out of what a customer reads. */
 const telling = (evidence: Evidence[]) => evidence.filter(({ decibans }) => Math.abs(decibans) >= TELLS).slice(0, 4)
 const TELLS = 1.5
+const licensed = computed(() => view.post.value?.repair?.licensed?.name)
 const print = () => window.print()
 </script>
 
@@ -61,6 +62,7 @@ const print = () => window.print()
       <p>
         {{ session.job?.name }}<template v-if="session.job?.site?.name">, {{ session.job.site.name }}</template>
       </p>
+      <p v-if="licensed">Decided by {{ licensed }}, licensed builder or engineer.</p>
       <p v-if="!isTaken" class="string-words">Proposed, not yet chosen.</p>
     </header>
     <p v-for="flag in plan.diagnosis.redFlags" :key="flag" class="red-flag">{{ flag }}</p>

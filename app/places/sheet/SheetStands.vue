@@ -3,10 +3,11 @@ import { computed } from 'vue'
 import GustScale from '~/gust/GustScale.vue'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { useJobView } from '~/job/openJob'
-import { capital, experienceSentence, historySentence } from '~/job/stateWords'
+import { capital, checkSentence, experienceSentence, historySentence } from '~/job/stateWords'
 import { usePreferencesStore } from '~/session/preferences'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import type { MethodPlan } from '~~/core/plan/types'
+import { STOP_GAPS } from '~~/core/repair/methods'
 
 /** What the post holds before and after, on the scale of gusts and in words. */
 const { method } = defineProps<{ method: MethodPlan }>()
@@ -36,11 +37,15 @@ const weakest = computed(() => method.links.find((link) => link.link === method.
     />
     <p v-if="weakest && method.holdingGust !== undefined">
       {{ capital(holds) }}: {{ weakest.name }} first.
-      <template v-if="!method.holdsTarget"> Under the target.</template>
+      <template v-if="STOP_GAPS.has(method.method)"> A stop-gap, until it is mended.</template>
+      <template v-else-if="!method.holdsTarget"> Under the target.</template>
     </p>
     <p v-if="experience" class="soft">{{ experience }}</p>
     <p v-if="history" class="soft">{{ history }}</p>
-    <p v-if="!weakest">It is made safe for today only and holds no wind of its own.</p>
+    <ul v-if="method.checks.length">
+      <li v-for="each in method.checks" :key="each.check">{{ checkSentence(each, preferences.measures) }}</li>
+    </ul>
+    <p v-if="!weakest && method.checks.length === 0">It is made safe for today only and holds no wind of its own.</p>
     <p v-if="method.leavesUnsolved.length">Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.</p>
   </section>
 </template>

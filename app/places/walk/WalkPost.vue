@@ -4,8 +4,10 @@ import { useJobSession, useJobView } from '~/job/openJob'
 import { useReadingNote } from '~/job/useReadings'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import CarriedLoads from './CarriedLoads.vue'
+import MendingFacts from './MendingFacts.vue'
 import PostFacts from './PostFacts.vue'
 import QuantityField from '~/controls/QuantityField.vue'
+import WhatRests from './WhatRests.vue'
 import type { InputError } from '~~/core/errors'
 import type { Gate } from '~~/core/document/job'
 import { copyOf, nextPostIds, SHARED_FACTS } from '~~/core/edit/grow'
@@ -141,6 +143,8 @@ const setRod = (reading: number | null) =>
       </div>
     </div>
     <CarriedLoads />
+    <WhatRests v-if="post.duties.includes('load-bearing')" />
+    <MendingFacts />
     <PostFacts :key="post.id" />
   </div>
 </template>

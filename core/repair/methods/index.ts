@@ -37,3 +37,8 @@ export const repairMethods: readonly RepairMethod[] = [
   tieIn,
   makeSafe,
 ]
+
+/** Those that hold for days, and are never measured by the wind of years. */
+export const STOP_GAPS: ReadonlySet<string> = new Set(
+  repairMethods.filter((each) => each.isStopGap).map(({ key }) => key),
+)

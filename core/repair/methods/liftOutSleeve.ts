@@ -23,6 +23,7 @@ const RIM: Metres = 0.01
 export const liftOutSleeve: RepairMethod = {
   key,
   takesOut: ['post', 'footing'],
+  comesOut: true,
   needs: ['post', 'sleeve'],
   answers: answersByTable(key),
   against(context) {

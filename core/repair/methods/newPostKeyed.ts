@@ -8,7 +8,7 @@ import { keyedSegments } from '../members/timberKey'
 import { answersByTable, commonRefusals, oldOutSteps, type RepairMethod } from '../method'
 import { newPostLink, newPostOf, newPostSolid, postVariants, type NewPost } from '../newPost'
 import { box, type Solid } from '../solids'
-import { footingSolids, goneSolids, oldBlock, oldConcreteVolume } from '../standing'
+import { footingSolids, goneSolids, isOnPlate, oldBlock, oldConcreteVolume } from '../standing'
 import { shareOfTargets } from '../targets'
 
 const key = 'new-post-keyed'
@@ -39,6 +39,7 @@ export const newPostKeyed: RepairMethod = {
     const { leafMass = 0 } = post.gate ?? {}
     if (post.duties.includes('gate-hinge') && leafMass > LIGHT_LEAF)
       reasons.push(`A leaf of ${says.mass(leafMass)} is too heavy for a post in soil alone.`)
+    if (isOnPlate(post)) reasons.push('It stands on a slab: there is no ground to tamp.')
     if (line.kind === 'single') reasons.push('Knocks work a single post loose in soil.')
     // The key bears on soil that nobody has dug: what an old block leaves is fill.
     if ((oldBlock(context)?.diameter ?? 0) > KEY.length / 2)

@@ -1,7 +1,15 @@
 import { designHole, holeSegments, holeSolids, toolWidth } from '../hole'
 import { answersByTable, commonRefusals, oldOutSteps, type RepairMethod } from '../method'
 import { newPostLink, newPostOf, newPostSolid, postVariants } from '../newPost'
-import { footingSolids, goneSolids, isHeavyGround, oldBlock, oldConcreteVolume, STONE_BEARING } from '../standing'
+import {
+  footingSolids,
+  goneSolids,
+  isHeavyGround,
+  isOnPlate,
+  oldBlock,
+  oldConcreteVolume,
+  STONE_BEARING,
+} from '../standing'
 
 const key = 'new-post-stone'
 /** Its hole is this many times as wide as the post: room to tamp. */
@@ -21,6 +29,7 @@ export const newPostStone: RepairMethod = {
     const reasons = commonRefusals(context)
     if (RUNNING.includes(post.soil)) reasons.push('Loose sand runs from under the stone: it does not stay tamped.')
     if (post.duties.some((duty) => duty.startsWith('gate'))) reasons.push('A gate works a post loose in stone.')
+    if (isOnPlate(post)) reasons.push('It stands on a slab: there is no ground to tamp.')
     if (line.kind === 'single') reasons.push('Knocks work a single post loose in stone.')
     return reasons
   },

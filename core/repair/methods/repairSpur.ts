@@ -20,7 +20,7 @@ import {
   type RepairMethod,
 } from '../method'
 import { box, heightOf, type Solid } from '../solids'
-import { buriedDepth, footingSolids, goneSolids, oldBlock, oldConcreteVolume } from '../standing'
+import { buriedDepth, footingSolids, goneSolids, isOnPlate, oldBlock, oldConcreteVolume } from '../standing'
 
 const key = 'repair-spur'
 /** Soft wood deeper than this at the fixings gives them nothing to hold, m. */
@@ -44,6 +44,7 @@ export const repairSpur: RepairMethod = {
     if (!material.wood) reasons.push(`A ${material.name.toLowerCase()} post takes no fixings for a spur.`)
     if ((post.observations.probeAbove ?? 0) > SOFT_AT_FIXINGS)
       reasons.push('The wood is soft where the fixings would go.')
+    if (isOnPlate(post)) reasons.push('It stands on a slab: a spur wants ground beside it.')
     if (post.clearFaces === 'both') reasons.push('Both its faces must stay clear: a spur stands on one.')
     if (line.kind === 'single') reasons.push('A post that carries no fence is changed whole with less work.')
     return reasons

@@ -19,6 +19,8 @@ const WOOD_ACROSS: Pascals = 2.5e6
 /** Bore at most this share of the post, with this much wood all round, m. */
 const BORE_SHARE = 1 / 3
 const WOOD_ROUND_BORE: Metres = 0.025
+/** Soft wood deeper than this round the pin gives it nothing to bear on, m. */
+const SOFT_AT_PIN: Metres = 0.003
 /** Wind below the top of the bore does not bend the post there, m. */
 const LEAST_ARM: Metres = 0.05
 /** A repair that gives way more often than once in so many years is none. */
@@ -95,6 +97,7 @@ function against(context: PostContext): string[] {
   if (post.duties.some((duty) => duty.startsWith('gate'))) reasons.push('A gate would work the pin loose.')
   if (post.footing && post.footing.kind !== 'concrete' && post.footing.kind !== 'unknown')
     reasons.push('There is no concrete footing to stand the pin in.')
+  if ((post.observations.probeAbove ?? 0) > SOFT_AT_PIN) reasons.push('The wood is soft where the pin would go.')
   if (isFootingLoose(context)) reasons.push('The footing itself is loose.')
   if (isFootingPoor(context)) reasons.push('The old footing is not worth standing a pin in.')
   return reasons
