@@ -172,11 +172,13 @@ button.line {
   /* The target's line runs behind the words. */
   z-index: 1;
 }
-.reason span {
+.reason span,
+.weakest {
   background: var(--paper);
 }
 .weakest {
   position: absolute;
+  z-index: 1;
   top: 3px;
   font-size: 14px;
   white-space: nowrap;

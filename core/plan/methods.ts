@@ -4,7 +4,8 @@ import { workMinutes } from '../day/minutes'
 import type { PostContext } from '../repair/context'
 import { weakestLink } from '../repair/links'
 import { methodRow, type Check, type Design, type RepairMethod } from '../repair/method'
-import { isBroken, softAtGround } from '../repair/standing'
+import { isBroken, softAtGround, standingFootingLink } from '../repair/standing'
+import { HOLDS, shareOfTargets } from '../repair/targets'
 import { row, type Tables } from '../tables/tables'
 import { WORKING_STEP } from '../units/step'
 import type { CubicMetres, Metres } from '../units/types'
@@ -50,8 +51,14 @@ function soundParts(context: PostContext, inForce: readonly Cause[]): ReadonlySe
   const sound = new Set<'post' | 'footing'>()
   if (!parts.has('wood') && !parts.has('metal') && !isBroken(context) && softAtGround(context) <= SOUND_WOOD)
     sound.add('post')
-  if (!parts.has('ground') && context.post.footing?.kind === 'concrete') sound.add('footing')
+  if (!parts.has('ground') && context.post.footing?.kind === 'concrete' && isFootingEnough(context))
+    sound.add('footing')
   return sound
+}
+/** One that leans before its time is no pity to break out; one that nobody measured is. */
+function isFootingEnough(context: PostContext): boolean {
+  const footing = standingFootingLink(context)
+  return footing === undefined || shareOfTargets(context, [footing]) >= HOLDS
 }
 /** Soft skin that sound wood may have, m. */
 const SOUND_WOOD = 0.005

@@ -148,6 +148,8 @@ async function take(): Promise<void> {
   bottom: 0;
   background: var(--paper);
   padding: 10px 0;
+  /* Over the scale's own lines and words. */
+  z-index: 2;
 }
 .caution {
   margin-bottom: 8px;

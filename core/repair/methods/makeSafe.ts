@@ -8,14 +8,14 @@ import type { LinkCapacity } from '../links'
 import { propTimber } from '../members/props'
 import { loadBearingCautions, loadBearingChecks, loadBearingParts, PROPS } from '../members/loadBearing'
 import { answersByTable, soldHere, type Design, type RepairMethod } from '../method'
-import type { Solid } from '../solids'
+import { box, type Solid } from '../solids'
 
 const key = 'make-safe'
 /** The head of a prop up the post, as a share of the fence's height; its foot goes out as far. */
 const HEAD_SHARE = 2 / 3
 /** The prop bears on its stake this high, m. */
 const AT_STAKE: Metres = 0.1
-/** Half a prop's thickness as drawn, m. */
+/** Half a prop's width as drawn, m. */
 const DRAWN: Metres = 0.03
 
 /** A prop and a stake on either side: today only, and by the bare formulas, for people stand beside it. */
@@ -101,19 +101,21 @@ function bare(
   return { ...made, of: 'bare' }
 }
 
-/** Both props, seen along the line: across it they would hide behind the post. */
-function propSolids({ line, along }: PostContext, head: Metres): Solid[] {
-  const prop = (side: 1 | -1): Solid => ({
-    key: side > 0 ? 'prop' : 'prop-behind',
-    matter: 'new-wood',
-    outline: [
-      [side * (along / 2 + head - DRAWN), 0],
-      [side * (along / 2 + head + DRAWN), 0],
-      [side * (along / 2 + DRAWN), head],
-      [side * (along / 2), head - DRAWN],
-    ],
-    edge: 'solid',
-    ...(side > 0 ? { link: 'prop', note: 'a prop and a stake on either side' } : {}),
-  })
-  return line.kind === 'single' ? [] : [prop(1), prop(-1)]
+/** From the side that one prop stands on: it comes towards whoever looks, the other is behind the fence. */
+function propSolids({ line }: PostContext, head: Metres): Solid[] {
+  if (line.kind === 'single') return []
+  return [
+    {
+      key: 'prop',
+      matter: 'new-wood',
+      outline: box(-DRAWN, DRAWN, 0, head),
+      edge: 'solid',
+      link: 'prop',
+      note: 'a prop and a stake on either face',
+    },
+    { key: 'stake', matter: 'steel', outline: box(-BAR, BAR, -STAKE_DRAWN, AT_STAKE), edge: 'solid', link: 'stake' },
+  ]
 }
+/** Half a bar, and how deep it is drawn, m. */
+const BAR: Metres = 0.013
+const STAKE_DRAWN: Metres = 0.6

@@ -75,10 +75,10 @@ function against(context: PostContext): string[] {
   const foot = buriedDepth(context)
   const metres = context.says.length
   if (post.roomToDig === false) reasons.push('There is no room to dig round it.')
-  if (post.observations.pushPivot === 'at-ground-line')
-    reasons.push('It turns at the ground: it is the post that went.')
   if (isBroken(context)) reasons.push('The post is broken.')
   if (softAtGround(context) > SOFT_BELOW) reasons.push('The wood at or below ground is gone soft.')
+  if (post.observations.pushPivot === 'at-ground-line')
+    reasons.push('It turns at the ground: it is the post that went.')
   if (post.footing?.kind === 'plate') reasons.push('The post stands on a plate, not in the ground.')
   else if (foot < LEAST_EMBEDMENT)
     reasons.push(`Only ${metres(foot)} of the post is in the ground: ${metres(LEAST_EMBEDMENT)} is the least.`)

@@ -124,7 +124,7 @@ const SITUATIONS: readonly [name: string, situation: Situation, verdicts: string
       },
     },
     '---+---+++-+----+',
-    'repair-spur',
+    'new-post-concrete',
   ],
   [
     'snapped sound wood',
@@ -299,7 +299,7 @@ const SITUATIONS: readonly [name: string, situation: Situation, verdicts: string
       },
     },
     '---+--++-+------+',
-    'metal-mender',
+    'new-post-concrete',
   ],
   [
     'heavy gate, rotted',
