@@ -1,8 +1,10 @@
 import { anchorTension, concreteBreakout, thinnestSlab } from '../repair/members/basePlate'
 import { formUplift, pierBearing } from '../repair/members/pier'
 import { sleevePlay } from '../repair/members/sleeve'
+import { fixingFit } from '../repair/fixingFit'
+import { measuresIn } from '../units/quantity'
 import { calculation } from './calculation'
-import { optional, quantity, soilKey, soilWithFigures } from './inputs'
+import { choice, flag, optional, quantity, soilKey, soilWithFigures } from './inputs'
 
 export const sleevePlayCalculation = calculation({
   name: 'sleeve-play',
@@ -36,6 +38,37 @@ export const basePlateCalculation = calculation({
     ...concreteBreakout({ concrete, depth, edge, spacing }),
     thinnestSlab: thinnestSlab(depth),
   }),
+})
+
+export const fixingFitCalculation = calculation({
+  name: 'fixing-fit',
+  says: 'whether a bolt or screw fits its hole and its wood: every rule that is broken and by how much',
+  inputs: {
+    kind: choice(['bolt', 'screw']),
+    diameter: quantity(0.002, 0.05, 'm'),
+    length: quantity(0.01, 1, 'm'),
+    washer: optional(quantity(0, 0.2, 'm'), 0),
+    isSelfDrilling: optional(flag(), false),
+    coating: optional(choice(['bare', 'plated', 'hot-dip', 'stainless'])),
+    hole: quantity(0.002, 0.1, 'm'),
+    part: quantity(0, 0.5, 'm'),
+    wood: quantity(0.01, 0.5, 'm'),
+    isHard: optional(flag(), false),
+    isHarsh: optional(flag(), false),
+    edge: optional(quantity(0, 2, 'm')),
+    end: optional(quantity(0, 5, 'm')),
+    between: optional(quantity(0, 2, 'm')),
+  },
+  outputs: {
+    fits: 'true or false',
+    refusals: 'in words',
+    pilot: 'm, null where none is wanted',
+    bite: 'm in the wood',
+  },
+  run({ kind, diameter, length, washer, isSelfDrilling, coating, ...place }, tables) {
+    const fixing = { kind, diameter, length, washer, isSelfDrilling, ...(coating ? { coating } : {}) }
+    return { ...fixingFit(place, fixing, measuresIn(tables.units)) }
+  },
 })
 
 export const pierCalculation = calculation({

@@ -149,7 +149,7 @@ describe('named calculations', () => {
       if (i > 0) expect(point.rotation).toBeGreaterThan(points[i - 1]!.rotation)
   })
 
-  it('answers for sleeves, plates, piers and the supply of concrete', () => {
+  it('answers for sleeves, plates, piers, fixings and the supply of concrete', () => {
     expect(run('sleeve-play', { clearance: 0.001, insertion: 0.5, height: 1 })).toEqual({
       rotation: 0.004,
       topOffset: 0.004,
@@ -163,6 +163,8 @@ describe('named calculations', () => {
         uplift: 720,
       },
     )
+    const spur = { kind: 'bolt', diameter: 0.01, length: 0.2, hole: 0.008, part: 0.075, wood: 0.1 }
+    expect(run('fixing-fit', spur)).toMatchObject({ fits: false, refusals: [expect.stringMatching('3 mm too small')] })
     expect(run('supply', { volume: 0.4 }).options).toHaveLength(3)
   })
 

@@ -17,7 +17,7 @@ import {
   momentRotationCalculation,
   postInGround,
 } from './ground'
-import { basePlateCalculation, pierCalculation, sleevePlayCalculation } from './members'
+import { basePlateCalculation, fixingFitCalculation, pierCalculation, sleevePlayCalculation } from './members'
 import {
   gateOpeningCalculation,
   lean,
@@ -48,6 +48,7 @@ export const calculations: readonly Calculation[] = [
   sleevePlayCalculation,
   basePlateCalculation,
   pierCalculation,
+  fixingFitCalculation,
   lean,
   stringLineCalculation,
   stringSagCalculation,
