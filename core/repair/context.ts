@@ -160,6 +160,7 @@ export function postContext(
     return remembered(depths, key, () => bindingDepths(depthQuestion(...of)))
   }
   const embedment: PostContext['embedment'] = (...of) => recommendedDepth(depthQuestion(...of), bindingDepthsOf(...of))
+  let beside: readonly PostContext[] | undefined
   return {
     site,
     line,
@@ -183,7 +184,10 @@ export function postContext(
     bindingDepthsOf,
     embedment,
     diagnoses: memory.diagnoses,
-    neighbours: () => nextTo(post, line).map((each) => postContext(site, line, each, tables, memory)),
+    neighbours() {
+      beside ??= nextTo(post, line).map((each) => postContext(site, line, each, tables, memory))
+      return beside
+    },
     gustOf: (link) => gustsOf(link, scale).givesWay,
   }
 }

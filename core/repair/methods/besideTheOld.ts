@@ -1,5 +1,5 @@
 import type { Metres } from '../../units/types'
-import type { PostContext } from '../context'
+import { nextTo, type PostContext } from '../context'
 import { designHole, type DesignedHole } from '../hole'
 import { bentRail, railsOf } from '../members/rails'
 import { answersByTable, commonRefusals, type Design, type RepairMethod } from '../method'
@@ -61,8 +61,8 @@ const shiftOf = (context: PostContext, { diameter }: DesignedHole): Metres =>
   (oldBlock(context)?.diameter ?? 0) / 2 + APART + diameter / 2
 
 /** The longer of the bays beside the post, m. */
-function longestBay({ post, neighbours }: PostContext): Metres {
-  return neighbours().reduce((most, { post: other }) => Math.max(most, Math.abs(other.station - post.station)), 0)
+function longestBay({ post, line }: PostContext): Metres {
+  return nextTo(post, line).reduce((most, { station }) => Math.max(most, Math.abs(station - post.station)), 0)
 }
 
 function besideSolids(context: PostContext, cast: Design, shift: Metres) {

@@ -1,6 +1,6 @@
 import type { Segment } from '../../ground/profile'
 import { BELOW_FROST } from '../../ground/frost'
-import { roundUpTo } from '../../numeric/rounding'
+import { roundUpTo, tidy } from '../../numeric/rounding'
 import type { Metres } from '../../units/types'
 import type { PostContext } from '../context'
 import { designHole, holeSolids, toolWidth } from '../hole'
@@ -9,7 +9,7 @@ import { answersByTable, commonRefusals, oldOutSteps, type RepairMethod } from '
 import { newPostLink, newPostOf, newPostSolid, postVariants, type NewPost } from '../newPost'
 import { box, type Solid } from '../solids'
 import { footingSolids, goneSolids, isOnPlate, oldBlock, oldConcreteVolume } from '../standing'
-import { shareOfTargets } from '../targets'
+import { HOLDS, shareOfTargets } from '../targets'
 
 const key = 'new-post-keyed'
 /** Ground that does not stand: it lets the key through. */
@@ -87,11 +87,17 @@ function keyedDepth(context: PostContext, stands: NewPost): Metres {
   const { site, tables } = context
   const { depthStep } = tables.digging
   const least = Math.max(site.frostDepth + BELOW_FROST, site.minimumDepth, KEY.bottom + UNDER_KEY)
-  let depth = roundUpTo(least, depthStep)
-  while (depth < DEEPEST && shareOfTargets(context, [keyedGround(context, stands, depth)]) < 1) {
-    depth = roundUpTo(depth + depthStep / 2, depthStep)
+  const shallowest = roundUpTo(least, depthStep)
+  const at = (step: number) => tidy(shallowest + step * depthStep)
+  const holds = (step: number) => shareOfTargets(context, [keyedGround(context, stands, at(step))]) >= HOLDS
+  // Deeper never holds less: halved until one step is left.
+  let [low, high] = [0, Math.max(0, Math.ceil((DEEPEST - shallowest) / depthStep - 1e-6))]
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2)
+    if (holds(middle)) high = middle
+    else low = middle + 1
   }
-  return depth
+  return at(low)
 }
 
 /** Seen along the pull: the board lies across it, behind the post. */
