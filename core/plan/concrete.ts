@@ -71,7 +71,7 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
  * Stone or soil of a method's hole, tamped in layers.
  *
  * @returns undefined where nothing is packed, or the soil gives no figure
- * @example stone round a 0.1 m post in a hole of 0.3 × 0.75 m, fill from 0.05 m: 53.3 L with a tenth of over-dig, 6 layers, 96 kg
+ * @example stone round a 0.1 m post in a hole of 0.3 × 0.75 m, fill from 0.05 m: 47.8 L with a tenth of over-dig, 6 layers, 86 kg
  */
 export function planPacked(earthwork: Earthwork | undefined, { tables, soil }: PostContext): PackedPlan | undefined {
   const fill = earthwork?.fills.find(({ kind }) => kind !== 'concrete')
