@@ -23,7 +23,7 @@ export const MOST_SLENDER = 50
  * @returns N; 0 for a stick that is more slender than 50
  * @source NDS 2018 eq. 3.7-1: F_cE = 0.822 E_min/(l/d)², C_P = (1 + a)/(2c) − √(((1 + a)/(2c))² − a/c), a = F_cE/F_c
  * @example columnCapacity({ section: { along: 0.1, across: 0.1 }, length: 2, compression: 6e6, leastStiffness: 2.8e9 })
- *   // l/d 20, F_cE 5.754 MPa, a 0.959, C_P 0.677: 40.6 kN
+ *   // l/d 20, F_cE 5.754 MPa, a 0.959, C_P 0.676: 40.6 kN
  */
 export function columnCapacity({ section, length, compression, leastStiffness }: Column): Newtons {
   requireNumber('length', length, 0, 12, 'm')
