@@ -7,6 +7,7 @@ import { freePort, startDatabase } from './lib/database.mjs'
 import { requireDatabase } from './lib/givenDatabase.mjs'
 import { askHolder, takeName } from './lib/oneAtATime.mjs'
 import { state } from './lib/paths.mjs'
+import { commandOf } from './lib/processes.mjs'
 import { say, step } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
 import { DATABASE_PROGRAMS, ensurePackages, ensurePrograms } from './lib/setup.mjs'
@@ -141,13 +142,5 @@ function lastRun() {
     return JSON.parse(readFileSync(running, 'utf8'))
   } catch {
     return {}
-  }
-}
-
-function commandOf(pid) {
-  try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8')
-  } catch {
-    return ''
   }
 }

@@ -13,9 +13,9 @@ const KEPT = 3
 export async function ensureBuild() {
   const folder = join(state, 'build', fingerprint().slice(0, 16))
   if (!existsSync(join(folder, 'server', 'index.mjs'))) {
-    const unfinished = `${folder}.part`
+    // A build that was cut off may still be writing: this one has a name of its own.
+    const unfinished = `${folder}.${process.pid}.part`
     await step('building (about a minute)', () => {
-      rmSync(unfinished, { recursive: true, force: true })
       run('npx', ['--no-install', 'nuxt', 'build'], {
         env: { ...process.env, VINDEX_OUTPUT: unfinished, NUXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
         stdio: ['ignore', process.env.VINDEX_VERBOSE ? 'inherit' : 'ignore', 'inherit'],
@@ -49,5 +49,5 @@ function forgetOldest() {
   const builds = readdirSync(folder)
     .map((name) => join(folder, name))
     .sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs)
-  for (const old of builds.slice(KEPT)) rmSync(old, { recursive: true, force: true })
+  for (const old of builds.slice(KEPT)) rmSync(old, { recursive: true, force: true, maxRetries: 3 })
 }

@@ -6,6 +6,7 @@ import { createServer } from 'node:net'
 import { userInfo } from 'node:os'
 import { dirname, join } from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
+import { endLeftOver } from './processes.mjs'
 import { findProgram } from './setup.mjs'
 
 const STARTS_WITHIN = 60_000
@@ -147,27 +148,9 @@ function secret(folder, name) {
   return readFileSync(file, 'utf8')
 }
 
-/** A database whose start command was killed goes on alone: it is stopped before its folder is used. */
-async function stopLeftOver(folder) {
-  const file = join(folder, 'database.pid')
-  if (!existsSync(file)) return
-  const pid = Number(readFileSync(file, 'utf8'))
-  const isOurs = () => {
-    try {
-      return pid > 0 && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(folder)
-    } catch {
-      return false
-    }
-  }
-  for (const [signal, within] of [
-    ['SIGTERM', ENDS_WITHIN],
-    ['SIGKILL', STARTS_WITHIN],
-  ]) {
-    if (!isOurs()) return
-    process.kill(pid, signal)
-    for (const until = Date.now() + within; isOurs() && Date.now() < until; ) await pause(50)
-  }
-}
+/** A database, or the making of one, whose start command was killed goes on alone: ended before its folder is used. */
+const stopLeftOver = (folder) =>
+  endLeftOver((command) => command.includes('mariadb') && command.includes(`${folder}/`), ENDS_WITHIN)
 
 /** A connection of the database's own root, through its socket. */
 async function untilAnswering(folder, child) {

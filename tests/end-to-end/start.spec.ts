@@ -59,10 +59,12 @@ function start(place: string, settings: Record<string, string>): Started {
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (part: Buffer) => (text += part.toString()))
   return { child, said: () => text, ended: new Promise((resolve) => child.once('exit', resolve)) }
 }
-const says = (started: Started, words: RegExp | string, times = 1) =>
-  expect
-    .poll(() => started.said().split(words).length - 1, { timeout: 60_000, message: String(words) })
-    .toBeGreaterThanOrEqual(times)
+/** Waits for words; one that ends without them fails at once, with all that it said. */
+async function says(started: Started, words: RegExp | string, times = 1) {
+  const isSaid = () => started.said().split(words).length - 1 >= times
+  await expect.poll(() => isSaid() || started.child.exitCode !== null, { timeout: 60_000 }).toBe(true)
+  expect(isSaid(), `${String(words)} in:\n${started.said()}`).toBe(true)
+}
 
 test('what cannot work is said in one sentence, at once', async () => {
   const taken = createServer().listen(0, '127.0.0.1')
