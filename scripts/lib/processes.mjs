@@ -22,7 +22,8 @@ export async function endLeftOver(isOurs, within) {
     ['SIGTERM', within],
     ['SIGKILL', 5_000],
   ]) {
-    const left = () => readdirSync('/proc').filter((name) => /^\d+$/.test(name) && isOther(name) && isOurs(commandOf(name)))
+    const left = () =>
+      readdirSync('/proc').filter((name) => /^\d+$/.test(name) && isOther(name) && isOurs(commandOf(name)))
     for (const pid of left()) end(Number(pid), signal)
     // What a script of theirs starts while it ends is met by the next round.
     for (const until = Date.now() + wait; left().length > 0 && Date.now() < until; ) await pause(50)
