@@ -29,10 +29,13 @@ export function fillQuantities(
   order?: { count: number; water: CubicMetres },
 ): FillQuantities {
   const layers = filling.layer === undefined ? undefined : Math.max(1, wholeUp(height / filling.layer))
-  return {
-    ...(layers === undefined ? {} : { layers, layerThickness: height / layers }),
-    ...(filling.density === undefined ? {} : { mass: volume * filling.density }),
-    ...(order && order.count > 0 ? { waterPerBag: order.water / order.count } : {}),
-    ...(order && layers !== undefined ? { waterPerLayer: order.water / layers } : {}),
+  const result: FillQuantities = {}
+  if (layers !== undefined) {
+    result.layers = layers
+    result.layerThickness = height / layers
+    if (order) result.waterPerLayer = order.water / layers
   }
+  if (filling.density !== undefined) result.mass = volume * filling.density
+  if (order && order.count > 0) result.waterPerBag = order.water / order.count
+  return result
 }

@@ -40,18 +40,25 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
     leftBy: fill.leftBy,
   })
   // Beside an old block the room is what was taken out of it: nothing is dug for it.
-  const volumes = fill.room === undefined ? ofHole : { ...ofHole, concrete: fill.room, hole: 0, spoil: 0 }
-  const order = bagOrder(volumes.concrete, mix, filling, shape, section)
+  const isInHole = fill.room === undefined
+  const concrete = fill.room ?? ofHole.concrete
+  const order = bagOrder(concrete, mix, filling, shape, section)
   const { along, across } = section ? sectionSize(section) : { along: 0, across: 0 }
   const cover = coverOf(diameter, along, across, fill.castIn?.isConcrete ? 'square' : hole.shape)
   const old = earthwork!.oldConcrete ?? 0
   return {
-    ...volumes,
+    hole: isInHole ? ofHole.hole : 0,
+    concrete,
+    stone: ofHole.stone,
+    spoil: isInHole ? ofHole.spoil : 0,
+    topping: ofHole.topping,
+    solids: ofHole.solids,
+    void: ofHole.void,
     mix: mix.key,
     filling: filling.key,
     overdig: over,
     bags: order,
-    fill: fillQuantities(filling, volumes.concrete, depth - stoneBed - fillTop, order),
+    fill: fillQuantities(filling, concrete, depth - stoneBed - fillTop, order),
     cover,
     warnings: [
       ...coverWarnings(cover, context),
@@ -63,7 +70,7 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
       }),
       ...fillingWarnings(mix, wanted, context),
     ],
-    ...(old > 0 ? { oldConcrete: brokenOut(old) } : {}),
+    oldConcrete: old > 0 ? brokenOut(old) : undefined,
   }
 }
 

@@ -17,10 +17,15 @@ export interface DesignedMethod {
 /**
  * The first of a method's variants that is allowed and holds both targets; else of those that are allowed the one that
  * comes nearest to them; where none is, the first with its reasons.
+ *
+ * @param against reasons that no choice of its parts changes, where they are known
  */
-export function designMethod(method: RepairMethod, context: PostContext): DesignedMethod {
+export function designMethod(
+  method: RepairMethod,
+  context: PostContext,
+  against = method.against(context),
+): DesignedMethod {
   const { scale } = context
-  const against = method.against(context)
   const choices = method.variants(context)
   let best: Pick<DesignedMethod, 'choice' | 'design' | 'verdict'> | undefined
   let rank = -Infinity
@@ -37,7 +42,8 @@ export function designMethod(method: RepairMethod, context: PostContext): Design
     if (rank >= Math.min(HOLDS, shareOfTargets(context, stayingLinks(context, design)))) break
   }
   const links = best!.design.links.map((capacity) => linkOnGustScale(capacity, scale))
-  return { ...best!, links, thresholds: onBothThresholds(links, scale.gust50) }
+  const { choice, design, verdict } = best!
+  return { choice, design, verdict, links, thresholds: onBothThresholds(links, scale.gust50) }
 }
 
 function verdictWith(against: readonly string[], own: Verdict = verdictOf([])): Verdict {

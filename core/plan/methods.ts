@@ -86,7 +86,7 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
       leavesUnsolved,
     }
   }
-  const { design, verdict, links, thresholds } = designMethod(method, context)
+  const { design, verdict, links, thresholds } = designMethod(method, context, against)
   const weakest = weakestLink(links)
   const concrete = planConcrete(design.earthwork, context)
   const packed = planPacked(design.earthwork, context)
@@ -96,6 +96,8 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     ...tooWeak(method, context, thresholds),
     ...brokenByKnock(design, context),
   ]
+  // Written out in one order: it is made for every method of every post.
+  const { leanGust, leanReturnYears, holdingGust, returnYears, bareGust } = thresholds
   return {
     method: method.key,
     name,
@@ -104,14 +106,18 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     reasons,
     links,
     weakest: weakest?.link,
-    ...thresholds,
+    leanGust,
+    leanReturnYears,
+    holdingGust,
+    returnYears,
+    bareGust,
     holdsTarget: holdsTargets(context, thresholds),
     hole: design.earthwork?.holes[0],
     concrete,
-    ...(packed ? { packed } : {}),
+    packed,
     checks: [...(design.checks ?? []), ...knockChecks(design, context)],
     parts: [...design.parts],
-    ...(design.newPost ? { newPost: postToBuy(design.newPost.length, tables) } : {}),
+    newPost: design.newPost && postToBuy(design.newPost.length, tables),
     minutes: workMinutes(
       {
         fixedMinutes,

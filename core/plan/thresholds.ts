@@ -25,9 +25,11 @@ export function onBothThresholds(links: readonly Link[], gust50: MetresPerSecond
     returnYears: returnPeriodOfGust(holdingGust, gust50),
     bareGust: bare,
   }
-  if (leans.length === 0) return result
-  const leanGust = Math.min(holdingGust, ...leans)
-  return { ...result, leanGust, leanReturnYears: returnPeriodOfGust(leanGust, gust50) }
+  if (leans.length > 0) {
+    result.leanGust = Math.min(holdingGust, ...leans)
+    result.leanReturnYears = returnPeriodOfGust(result.leanGust, gust50)
+  }
+  return result
 }
 
 /**

@@ -131,7 +131,8 @@ export function postContext(
       const lean = ({ force, height }: Load) => plumbMargin({ ...buried, height }, force)
       return links.byArm(link, name, holds, ALL, { lean })
     })
-    return { ...found, link, name, of: 'ground' }
+    const { lean, code, over, because } = found
+    return { link, name, of: 'ground', lean, code, over, because }
   }
   const depthQuestion: PostContext['depthQuestion'] = (ofSoil, width, above, deepest) => ({
     soil: ofSoil,
@@ -160,6 +161,7 @@ export function postContext(
     return remembered(depths, key, () => bindingDepths(depthQuestion(...of)))
   }
   const embedment: PostContext['embedment'] = (...of) => recommendedDepth(depthQuestion(...of), bindingDepthsOf(...of))
+  const { along, across } = sectionSize(post.section)
   let beside: readonly PostContext[] | undefined
   return {
     site,
@@ -174,7 +176,8 @@ export function postContext(
     wind,
     forceAtUnitGust,
     scale,
-    ...sectionSize(post.section),
+    along,
+    across,
     leafMoment: hungLeafMoment(post),
     knock,
     says: measuresIn(tables.units),

@@ -73,8 +73,8 @@ export function linkOnGustScale(capacity: LinkCapacity, scale: GustScale): Link 
     link,
     name,
     returnYears: returnPeriodOfGust(gusts.givesWay, scale.gust50),
-    ...(because ? { because } : {}),
   }
+  if (because) result.because = because
   if (gusts.lean !== undefined) result.lean = gusts.lean
   if (capacity.code !== undefined) result.code = gustFor(capacity.code, forceAtUnitGust)
   if (over !== undefined) {
@@ -143,15 +143,19 @@ export function linkMaker(cases: readonly LoadCase[], height: Metres): LinkMaker
       leastAllowance(cases, (each) => linearAllowance(capacity, part.used(each), part.perNewton, each.windShare))
     const over = allowance(part.over)
     const nothing = part.over <= 0 ? (part.nothing ?? 'nothing of it is left') : over.because
-    return { link, name, code: allowance(part.code).force, over: over.force, ...reason(nothing) }
+    const result: LinkCapacity = { link, name, code: allowance(part.code).force, over: over.force }
+    if (nothing) result.because = nothing
+    return result
   }
   return {
     proportional,
     bent(link, name, section, material, arm) {
       // Counted as moments across the line; a moment along it weighs by the ratio of the moduli.
       const weightAlong = section.modulusAlong > 0 ? section.modulus / section.modulusAlong : 1
+      const { code, over } = momentCapacities(section, material)
       return proportional(link, name, {
-        ...momentCapacities(section, material),
+        code,
+        over,
         nothing: material.wood ? 'no sound wood is left' : 'nothing of its section is left',
         perNewton: arm,
         used: ({ across, along }) => across.moment + along.moment * weightAlong,
@@ -162,16 +166,15 @@ export function linkMaker(cases: readonly LoadCase[], height: Metres): LinkMaker
         leastAllowance(cases, (each) =>
           allowanceByArm(each, height, (at) => holds(threshold, at) ?? 0, margins[threshold]),
         )
-      const over = allowance('over')
-      const lean = thresholds.includes('lean') ? { lean: allowance('lean').force } : {}
-      const hasCode = thresholds.includes('code') && holds('code', height) !== null
-      const code = hasCode ? { code: allowance('code').force } : {}
-      return { link, name, ...lean, over: over.force, ...code, ...reason(over.because) }
+      const { force, because } = allowance('over')
+      const result: LinkCapacity = { link, name, over: force }
+      if (thresholds.includes('lean')) result.lean = allowance('lean').force
+      if (thresholds.includes('code') && holds('code', height) !== null) result.code = allowance('code').force
+      if (because) result.because = because
+      return result
     },
   }
 }
-
-const reason = (because: string | undefined) => (because ? { because } : {})
 
 function momentCapacities(section: SectionProperties, material: MaterialRow) {
   if (material.momentCapacity !== undefined) {
