@@ -18,7 +18,7 @@ const CORE = [
   ['edit', 'exchange', 'resolve'],
   ['repair'],
   ['plan'],
-  ['items', 'calc'],
+  ['items', 'calc', 'choose'],
 ]
 const above = CORE.slice(0, -1).map((level, i) => ({
   name: `core-${level.join('-')}-below`,

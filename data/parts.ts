@@ -163,7 +163,7 @@ const carried: readonly CarriedRow[] = [
 export const parts: RepairParts = {
   lists: { spur, fixing, pin, post, 'rail-fixing': railFixing, anchor, mender, sleeve, rail, prop, 'stand-off': standOff, dowel, stake },
   // L of loam a minute by hand digger, L of old concrete a minute with a breaker, minutes for a bag of 10 L.
-  rates: { digging: 3.5, breaking: 0.6, mixingPerBag: 6, placingPerBag: 3, tampingPerLayer: 4 },
+  rates: { digging: 3.5, breaking: 0.6, mixingPerBag: 6, placingPerBag: 3, tampingPerLayer: 4, changeover: 20 },
   carried,
   methods: methodRows,
 }

@@ -154,6 +154,9 @@ const method = object({
   minutes: number('min'),
   cautions: texts,
   leavesUnsolved: texts,
+  wastes: texts,
+  comesOut: flag,
+  unsuited: flag,
 })
 
 const post = object({

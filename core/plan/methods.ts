@@ -21,27 +21,25 @@ export function planMethods(
   context: PostContext,
   diagnosis: PostPlan['diagnosis'],
 ): MethodPlan[] {
-  return methods.map((method) => planMethod(method, context, diagnosis)).sort(order(context, methods, diagnosis))
+  const sound = soundParts(context, diagnosis.inForce)
+  return methods.map((method) => planMethod(method, context, diagnosis, sound)).sort(order(context))
 }
 
 /**
- * Answers every cause in force; comes out again where it must; keeps what is sound; holds both targets; suits the ground; quickest. Refused ones stand last, and what
- * answers nothing stands behind what answers something.
+ * Answers every cause in force; comes out again where it must; keeps what is sound; holds both targets; suits the
+ * ground; quickest. Refused ones stand last, and what answers nothing stands behind what answers something.
  */
-function order(context: PostContext, methods: readonly RepairMethod[], { inForce }: PostPlan['diagnosis']) {
-  const sound = soundParts(context, inForce)
+function order({ post }: PostContext) {
   // Where it has to come out again, what stays for good is no answer.
-  const stays = new Set(context.post.removable ? methods.filter((each) => !each.comesOut).map(({ key }) => key) : [])
-  const unsuited = new Set(methods.filter((each) => each.unsuited?.(context)).map(({ key }) => key))
-  const takesOut = new Map(methods.map((each) => [each.key, each.takesOut.filter((part) => sound.has(part)).length]))
+  const stays = ({ comesOut }: MethodPlan) => Number(post.removable === true && !comesOut)
   return (a: MethodPlan, b: MethodPlan): number =>
     Number(b.allowed) - Number(a.allowed) ||
     Number(b.holdingGust !== undefined) - Number(a.holdingGust !== undefined) ||
     a.leavesUnsolved.length - b.leavesUnsolved.length ||
-    Number(stays.has(a.method)) - Number(stays.has(b.method)) ||
-    takesOut.get(a.method)! - takesOut.get(b.method)! ||
+    stays(a) - stays(b) ||
+    a.wastes.length - b.wastes.length ||
     Number(b.holdsTarget) - Number(a.holdsTarget) ||
-    Number(unsuited.has(a.method)) - Number(unsuited.has(b.method)) ||
+    Number(a.unsuited) - Number(b.unsuited) ||
     a.minutes - b.minutes
 }
 
@@ -63,11 +61,19 @@ function isFootingEnough(context: PostContext): boolean {
 /** Soft skin that sound wood may have, m. */
 const SOUND_WOOD = 0.005
 
-function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostPlan['diagnosis']): MethodPlan {
+function planMethod(
+  method: RepairMethod,
+  context: PostContext,
+  diagnosis: PostPlan['diagnosis'],
+  sound: ReadonlySet<'post' | 'footing'>,
+): MethodPlan {
   const { tables, post } = context
   const { name, fixedMinutes, cautions } = methodRow(method.key, context)
   const against = method.against(context)
   const leavesUnsolved = unanswered(method.answers(context), context, diagnosis)
+  const wastes = method.takesOut.filter((part) => sound.has(part))
+  const comesOut = method.comesOut === true
+  const unsuited = method.unsuited?.(context) === true
   // What cannot be done whatever it is made with is not sized, unless somebody chose it all the same.
   if (against.length > 0 && post.repair?.method !== method.key) {
     const reasons = [...stops(method, diagnosis), ...against]
@@ -84,6 +90,9 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
       minutes: fixedMinutes,
       cautions: [...cautions],
       leavesUnsolved,
+      wastes,
+      comesOut,
+      unsuited,
     }
   }
   const { design, verdict, links, thresholds } = designMethod(method, context, against)
@@ -131,6 +140,9 @@ function planMethod(method: RepairMethod, context: PostContext, diagnosis: PostP
     ),
     cautions: [...cautions, ...(design.cautions ?? []), ...(concrete?.warnings ?? [])],
     leavesUnsolved,
+    wastes,
+    comesOut,
+    unsuited,
   }
 }
 

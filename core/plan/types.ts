@@ -125,6 +125,12 @@ export interface MethodPlan extends Thresholds {
   minutes: Minutes
   cautions: string[]
   leavesUnsolved: string[]
+  /** Sound parts that it takes out. */
+  wastes: ('post' | 'footing')[]
+  /** The post can be lifted out afterwards. */
+  comesOut: boolean
+  /** Open here, but nobody would take it before another that does as much. */
+  unsuited: boolean
 }
 
 /** A hole that is filled with stone or soil, tamped. */

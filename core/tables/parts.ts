@@ -104,6 +104,8 @@ export interface WorkRates {
   placingPerBag: Minutes
   /** To tamp one layer of stone or soil. */
   tampingPerLayer: Minutes
+  /** To put one set of tools away and lay out another: each way of working on a line beyond the first. */
+  changeover: Minutes
 }
 
 export interface MethodRow {
