@@ -69,7 +69,8 @@ export default defineNuxtConfig({
         'base-uri': ["'none'"],
         'object-src': ["'none'"],
         'frame-ancestors': ["'none'"],
-        'script-src': ["'self'", "'nonce-{{nonce}}'"],
+        // The solver of the whole line is a program of its own kind.
+        'script-src': ["'self'", "'nonce-{{nonce}}'", "'wasm-unsafe-eval'"],
         'style-src': ["'self'", "'unsafe-inline'"],
         'img-src': ["'self'", 'data:', 'blob:'],
         'font-src': ["'self'"],
@@ -99,8 +100,10 @@ export default defineNuxtConfig({
     workbox: {
       navigateFallback: '/',
       navigateFallbackDenylist: [/^\/api\//],
-      globPatterns: ['**/*.{js,css,svg}', '**/*latin-{400,500,600,700}-normal*.woff2'],
+      globPatterns: ['**/*.{js,css,svg,wasm}', '**/*latin-{400,500,600,700}-normal*.woff2'],
       globIgnores: ['**/*latin-ext*'],
+      // The solver has to be there without a signal too.
+      maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
       // Each build gets a fresh copy of the shell page under its own revision.
       additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
     },

@@ -178,3 +178,7 @@ export function inHundred(probability: number): string {
   if (hundredths === 0 && probability > 0) return 'under 1 in 100'
   return `${Math.min(99, hundredths)} in 100`
 }
+
+/** @example anyOf(['stiff clay', 'hard clay']) // 'stiff clay or hard clay' */
+export const anyOf = (items: readonly string[]): string =>
+  new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(items)

@@ -21,6 +21,16 @@ export const usePreferencesStore = defineStore('preferences', () => {
   }
   const theme = useLocalStorage<ThemeName>('vindex-theme', 'paper')
 
+  /** What counts when repairs are weighed against each other, by criterion. */
+  const weights = useLocalStorage<Record<string, number>>('vindex-weights', {
+    wind: 1,
+    work: 1,
+    carried: 1,
+    kept: 1,
+    solved: 3,
+    suits: 3,
+  })
+
   /** Who measures in feet may still count litres; absent until somebody says so. */
   const volumes = useLocalStorage<VolumeUnit | ''>('vindex-volumes', '')
   const measures = computed(() => measuresIn(units.value, volumes.value || undefined))
@@ -34,5 +44,5 @@ export const usePreferencesStore = defineStore('preferences', () => {
   const switchUnits = () => {
     units.value = units.value === 'metric' ? 'feet-inches' : 'metric'
   }
-  return { units, measures, person, signed, theme, show, parts, parse, switchUnits, switchVolumes }
+  return { weights, units, measures, person, signed, theme, show, parts, parse, switchUnits, switchVolumes }
 })

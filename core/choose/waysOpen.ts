@@ -76,10 +76,16 @@ function optionOf(way: MethodPlan, tables: Tables): WayOption {
     method,
     name,
     minutes,
-    carried: (concrete ? massOf(concrete, tables) : 0) + (packed?.filling === 'stone' ? (packed.fill.mass ?? 0) : 0),
+    carried: carriedTo(way, tables),
     breaks: 1 / returnYears,
     breaker: (concrete?.oldConcrete ?? packed?.oldConcrete) !== undefined,
   }
+}
+
+/** Mix, cement and ballast, or stone that has to be brought for one way, kg. */
+export function carriedTo({ concrete, packed }: MethodPlan, tables: Tables): Kilograms {
+  const stone = packed?.filling === 'stone' ? (packed.fill.mass ?? 0) : 0
+  return (concrete ? massOf(concrete, tables) : 0) + stone
 }
 
 /** Whole bags, or what is batched by hand; the lorry brings the rest to the hole. */

@@ -1,65 +1,22 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { useJobSession, useJobView } from '~/job/openJob'
-import AssumedList from '~/job/AssumedList.vue'
-import FoldOut from '~/controls/FoldOut.vue'
-import GustScale from '~/gust/GustScale.vue'
+import { defineAsyncComponent, ref } from 'vue'
+import PartTabs from '~/controls/PartTabs.vue'
+import { useJobView } from '~/job/openJob'
 import RedFlags from '~/job/RedFlags.vue'
-import { row } from '~~/core/tables/tables'
-import { tables } from '~~/data/tables'
-import type { MethodPlan } from '~~/core/plan/types'
-import { usePreferencesStore } from '~/session/preferences'
-import { methodRow, standingRow } from '~/gust/gustRows'
-import { stateSentence } from '~/job/stateWords'
-import LicensedPerson from './LicensedPerson.vue'
-import MethodFacts from './MethodFacts.vue'
-import { inHundred } from '~/job/words'
+import RepairPost from './RepairPost.vue'
 
-/** All methods on the gust scale; refused ones stay, with the reason. */
-const session = useJobSession()
+/** Which repair: of one post, side by side, and of the whole line at once. */
 const view = useJobView()
-const preferences = usePreferencesStore()
-const plan = computed(() => view.postPlan.value!)
-const target = computed(() => view.plan.value!.target)
-
-const { taken } = view
-const method = view.methodInHand
-const chosen = computed(() => method.value?.method)
-/** Where nothing is proposed the methods are shown only to somebody who wants them. */
-const isWanted = ref(false)
-watch(
-  () => view.post.value?.id,
-  () => (isWanted.value = false),
-)
-const isShown = computed(
-  () => view.isAskedForRepair.value || plan.value.diagnosis.state === 'unsettled' || isWanted.value,
-)
-const state = computed(() => stateSentence(plan.value))
-const isOpen = (each: MethodPlan) => each.allowed || each.method === taken.value
-const rows = computed(() => [
-  standingRow(plan.value, preferences.measures.gust),
-  ...plan.value.methods.filter(isOpen).map(methodRow),
-])
-const refused = computed(() => plan.value.methods.filter((each) => !isOpen(each)).map(methodRow))
-const leading = computed(() =>
-  plan.value.diagnosis.causes
-    .filter((cause) => plan.value.diagnosis.leading.includes(cause.cause))
-    .map((cause) => ({ ...cause, chance: (1 - plan.value.diagnosis.nothingWrong.probability) * cause.probability })),
-)
-const decided = computed(() => {
-  const names = plan.value.diagnosis.inForce.map((key) => row(tables.causes.causes, key).name)
-  return `${plan.value.diagnosis.decidedBy === 'digging' ? 'Found on digging' : 'Overruled'}: ${names.join(' and ').toLowerCase()}`
-})
-
-function look(key: string): void {
-  if (key !== 'standing') view.previewed.value = key
-}
-async function take(): Promise<void> {
-  const inHand = method.value!
-  if (taken.value !== inHand.method)
-    await session.edit([{ name: 'chooseRepair', ...view.address.value, value: inHand.method }])
-  view.previewed.value = undefined
-  view.goTo(inHand.hole ? 'hole' : 'sheet')
+const PARTS = [
+  { value: 'post', words: 'This post' },
+  { value: 'compare', words: 'Side by side' },
+  { value: 'line', words: 'Whole line' },
+] as const
+const part = ref<(typeof PARTS)[number]['value']>('post')
+const panels = {
+  post: RepairPost,
+  compare: defineAsyncComponent(() => import('./RepairCompare.vue')),
+  line: defineAsyncComponent(() => import('./RepairLine.vue')),
 }
 </script>
 
@@ -67,94 +24,14 @@ async function take(): Promise<void> {
   <section aria-labelledby="repair-title">
     <h2 id="repair-title">{{ view.post.value?.id }}: which repair?</h2>
     <RedFlags />
-    <p class="soft">
-      <template v-if="plan.diagnosis.decidedBy !== 'readings'">{{ decided }}.</template>
-      <template v-else-if="state">{{ state }}</template>
-      <template v-else
-        >{{ leading.map((cause) => `${cause.name}, ${inHundred(cause.chance)}`).join('; and ') }}.</template
-      >
-    </p>
-    <div v-if="!isShown" class="panel-section">
-      <p>
-        {{
-          plan.diagnosis.state === 'nothing-wrong'
-            ? 'Nothing to mend here.'
-            : 'No repair is proposed before it was looked at.'
-        }}
-      </p>
-      <div class="row">
-        <v-btn v-if="plan.diagnosis.state === 'not-looked-at'" variant="flat" color="primary" @click="view.goTo('look')"
-          >Look at it</v-btn
-        >
-        <v-btn variant="text" @click="isWanted = true">Show what could be done all the same</v-btn>
-      </div>
-    </div>
-    <template v-else>
-      <GustScale
-        :rows="rows"
-        :target="target.gust"
-        :gust50="target.gust50"
-        :chosen="chosen"
-        pick
-        label="Every repair on the scale of gusts"
-        @choose="look"
-      />
-      <FoldOut v-if="refused.length" :title="`Cannot be done here: ${refused.length}`">
-        <GustScale
-          :rows="refused"
-          :target="target.gust"
-          :gust50="target.gust50"
-          :chosen="chosen"
-          pick
-          label="Repairs that cannot be done here, with the reason"
-          @choose="look"
-        />
-      </FoldOut>
-      <p class="soft small">
-        What answers the cause first, then what keeps what is sound. It shall not go over at
-        {{ preferences.measures.gust(target.gust) }}, once in {{ target.returnYears }} years, nor lean at
-        {{ preferences.measures.gust(target.leanGust) }}, once in {{ target.leanReturnYears }}.
-      </p>
-      <LicensedPerson v-if="view.post.value?.duties.includes('load-bearing')" />
-      <p v-if="!method" class="panel-section">Pick one of them to see what it comes to.</p>
-      <MethodFacts v-if="method" :method="method" />
-      <AssumedList />
-      <div v-if="method" class="action">
-        <v-btn block variant="flat" color="primary" :disabled="!method.allowed" @click="take">{{
-          method.hole ? `Take it, size the hole` : 'Take it, to the sheet'
-        }}</v-btn>
-      </div>
-      <div v-if="method" class="panel-section">
-        <p v-for="caution in method.cautions" :key="caution" class="caution">{{ caution }}</p>
-      </div>
-      <FoldOut v-if="method" class="panel-section" title="Steps">
-        <ol>
-          <li v-for="step in view.detail.value?.steps" :key="step.key">
-            {{ step.text }} <strong v-if="step.doNotSkip" class="string-words">do not skip</strong>
-          </li>
-        </ol>
-      </FoldOut>
-    </template>
+    <PartTabs v-model="part" label="Parts of the choice" :tabs="PARTS">
+      <div class="part"><component :is="panels[part]" :key="part" /></div>
+    </PartTabs>
   </section>
 </template>
 
 <style scoped>
-.small {
-  font-size: 14px;
-}
-
-.action {
-  position: sticky;
-  bottom: 0;
-  background: var(--paper);
-  padding: 10px 0;
-  /* Over the scale's own lines and words. */
-  z-index: 2;
-}
-.caution {
-  margin-bottom: 8px;
-}
-ol li {
-  padding: 4px 0;
+.part {
+  padding-top: 10px;
 }
 </style>
