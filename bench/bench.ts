@@ -10,6 +10,7 @@ import { startDatabase, TEST_DATABASES } from '../scripts/lib/database.mjs'
 import { state } from '../scripts/lib/paths.mjs'
 import { againstC } from './againstC'
 import { editFigures } from './edits'
+import { lineFigures } from './line'
 import { pageFigures } from './page'
 
 /* npm run bench: figures for the README. Times depend on the machine; the ratios hardly do. */
@@ -97,6 +98,8 @@ report(
   }, 30),
   'ms',
 )
+
+for (const [name, value] of await lineFigures()) report(name, value, 'ms')
 
 const judged = [...tuning, ...heldOut]
 report(

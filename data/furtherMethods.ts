@@ -1,6 +1,6 @@
 import type { Cause } from '../core/cause/tables'
 import type { MethodRow, MethodStep } from '../core/tables/parts'
-import { beforeDigging, cementCautions, digCautions, oldPostOut, pour, propCaution } from './methodSteps'
+import { beforeDigging, cementCautions, digCautions, hangLeaf, liftPanels, oldPostOut, pour, propCaution } from './methodSteps'
 
 /** What a new post in new ground takes away, whatever it is set in. */
 const NEW_POST_ANSWERS: readonly Cause[] = [
@@ -16,8 +16,6 @@ const NEW_POST_ANSWERS: readonly Cause[] = [
   'bad-concrete',
   'corroded-steel',
 ]
-
-const liftPanels: MethodStep = { key: 'lift-panels', text: 'Lift the panels to the line before fixing back.', doNotSkip: true }
 
 const carryLoad: readonly MethodStep[] = [
   { key: 'people-off', text: 'Keep people off and from under it until it stands on its base.', doNotSkip: true },
@@ -80,7 +78,7 @@ export const furtherMethods: readonly MethodRow[] = [
     steps: [
       ...beforeDigging,
       ...oldPostOut,
-      { key: 'dig', text: 'Dig the hole as tight as the digger makes it; the post stands hard against undisturbed soil.', doNotSkip: true },
+      { key: 'dig', text: 'Dig the hole as tight as the digger makes it; the post stands hard against undisturbed soil.', doNotSkip: true, why: 'In a wide hole all of it is loose soil, and the post rocks until it has settled.' },
       { key: 'plumb', text: 'Both faces plumb, height from the string, propped both ways.', doNotSkip: true },
       { key: 'layers', text: 'Put the soil back in layers of 100 mm, each tamped hard.', doNotSkip: true },
       { key: 'slot', text: 'Cut a slot tight across the pull on each face, its top 150 mm down.' },
@@ -100,7 +98,7 @@ export const furtherMethods: readonly MethodRow[] = [
       ...beforeDigging,
       ...oldPostOut,
       { key: 'dig', text: 'Dig deeper, not wider; keep the side that will be pushed undisturbed.' },
-      { key: 'stone-bed', text: 'Lay and tamp the stone: the sleeve drains into it.', doNotSkip: true },
+      { key: 'stone-bed', text: 'Lay and tamp the stone: the sleeve drains into it.', doNotSkip: true, why: 'Water that cannot leave stands in the sleeve all winter.' },
       { key: 'tape', text: 'Tape post and sleeve together so that the mouth stays clean and the play is even.', doNotSkip: true },
       { key: 'set-first', text: 'Stand both in the hole before any concrete: a sleeve pushed in afterwards fills from below.', doNotSkip: true },
       { key: 'rim', text: 'Rim level with the ground or up to 20 mm over it, the concrete just under it.' },
@@ -125,6 +123,7 @@ export const furtherMethods: readonly MethodRow[] = [
       ...pour,
       { key: 'rails', text: 'Lengthen or renew the rails of the longer bay, pack those of the shorter.' },
       liftPanels,
+      hangLeaf,
     ],
     cautions: [propCaution, ...digCautions, ...cementCautions],
   },
@@ -155,7 +154,7 @@ export const furtherMethods: readonly MethodRow[] = [
       ...carryLoad,
       { key: 'cut-post', text: 'Jack until the post is just free, and cut it over the rot.', doNotSkip: true },
       { key: 'stump', text: 'Take the old wood and the old pier out to the bottom.', doNotSkip: true },
-      { key: 'dig', text: 'Dig to below the frost, sides upright, the bottom flat and tamped.', doNotSkip: true },
+      { key: 'dig', text: 'Dig to below the frost, sides upright, the bottom flat and tamped.', doNotSkip: true, why: 'Frost lifts a pier that ends above it, and what it carries.' },
       { key: 'form', text: 'Tube form over the hole, tied down against lifting and banked with soil.', doNotSkip: true },
       { key: 'pour', text: 'Pour, rod, strike the top 150 mm over the ground and set the bolt of the base under the plumb line.' },
       ...onTheBase,

@@ -30,3 +30,6 @@ export const oldPostOut: readonly MethodStep[] = [
   { key: 'free-rails', text: "Cut the rails' fixings; where rails run through, cut the post above and below each. Lift the old post out whole if it comes." },
   { key: 'stump', text: 'Take the old wood out to the bottom.', doNotSkip: true },
 ]
+
+export const liftPanels: MethodStep = { key: 'lift-panels', text: 'Lift the panels to the line before fixing back.', doNotSkip: true }
+export const hangLeaf: MethodStep = { key: 'hang-leaf', text: 'Hang the leaf, the diagonal up from the bottom hinge.', doNotSkip: true }

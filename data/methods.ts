@@ -1,6 +1,6 @@
 import type { MethodRow } from '../core/tables/parts'
 import { furtherMethods } from './furtherMethods'
-import { beforeDigging, cementCautions, digCautions, oldPostOut, pour, propCaution } from './methodSteps'
+import { beforeDigging, cementCautions, digCautions, hangLeaf, liftPanels, oldPostOut, pour, propCaution } from './methodSteps'
 
 /** Fixed minutes are working values: set-up, fixing, clean-up. */
 export const methodRows: readonly MethodRow[] = [
@@ -14,7 +14,8 @@ export const methodRows: readonly MethodRow[] = [
       ...oldPostOut,
       { key: 'dig', text: 'Dig deeper, not wider; keep the side that will be pushed undisturbed.' },
       ...pour,
-      { key: 'lift-panels', text: 'Lift the panels to the line before fixing back.', doNotSkip: true },
+      liftPanels,
+      hangLeaf,
     ],
     cautions: [propCaution, ...digCautions, ...cementCautions],
   },
@@ -29,9 +30,11 @@ export const methodRows: readonly MethodRow[] = [
       { key: 'old-third', text: 'Take out the front third of the old concrete.' },
       { key: 'stump', text: 'Take the stump out to the bottom.', doNotSkip: true },
       { key: 'cut-back', text: 'Cut the post back to sound wood.' },
+      ...pour.filter(({ key }) => key === 'tamp' || key === 'stone-bed'),
       { key: 'stand-spur', text: 'Stand the spur plumb and tight to the post; lower fixing, check, upper fixing.' },
-      ...pour,
-      { key: 'lift-panels', text: 'Lift the panels to the line before fixing back.', doNotSkip: true },
+      ...pour.filter(({ key }) => key !== 'tamp' && key !== 'stone-bed' && key !== 'plumb'),
+      liftPanels,
+      hangLeaf,
     ],
     cautions: [propCaution, 'Two people or a barrow for the spur: see its mass.', ...digCautions, ...cementCautions],
   },
@@ -62,6 +65,7 @@ export const methodRows: readonly MethodRow[] = [
       { key: 'break-halves', text: 'Break it out on two sides; leave its bottom bearing under the post.', doNotSkip: true },
       { key: 'straighten', text: 'Straighten against the offset string; compact what is loose.' },
       ...pour,
+      hangLeaf,
     ],
     cautions: [propCaution, 'Breaking concrete: goggles, and a mask for silica dust.', ...digCautions, ...cementCautions],
   },

@@ -16,6 +16,7 @@ import type {
 import type { CarriedRow } from '../core/repair/members/carried'
 import { FOOT, INCH } from '../core/units/constants'
 import { methodRows } from './methods'
+import { stepFacts } from './stepFacts'
 
 const MPA = 1e6
 const SQUARE_MILLIMETRES = 1e-6
@@ -166,4 +167,5 @@ export const parts: RepairParts = {
   rates: { digging: 3.5, breaking: 0.6, mixingPerBag: 6, placingPerBag: 3, tampingPerLayer: 4, changeover: 20 },
   carried,
   methods: methodRows,
+  steps: stepFacts,
 }

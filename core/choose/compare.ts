@@ -93,15 +93,17 @@ export function compareWays(
 
 /** From 0 for the worst of them to 1 for the best; 1 for all where they are alike. */
 function goodnessOf(figures: readonly number[], better: Criterion['better']): number[] {
-  const finite = figures.filter(Number.isFinite)
-  const [least, most] = [Math.min(...finite), Math.max(...finite)]
-  return figures.map((figure) => {
-    if (!Number.isFinite(figure)) return better === 'more' ? 1 : 0
+  const greatest = Math.max(0, ...figures.filter(Number.isFinite))
+  // What no wind reaches is better than the best that one does, by a step that leaves the others apart.
+  const counted = figures.map((figure) => (Number.isFinite(figure) ? figure : BEYOND * Math.max(1, greatest)))
+  const [least, most] = [Math.min(...counted), Math.max(...counted)]
+  return counted.map((figure) => {
     if (most - least < ALIKE * Math.max(1, Math.abs(most))) return 1
     const share = (figure - least) / (most - least)
     return better === 'more' ? share : 1 - share
   })
 }
+const BEYOND = 1.2
 const ALIKE = 1e-9
 
 function beats(goodness: readonly (readonly number[])[], one: number, other: number): boolean {

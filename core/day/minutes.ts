@@ -1,4 +1,4 @@
-import type { WorkRates } from '../tables/parts'
+import { COUNTED_WORK, type CountedWork, type WorkRates } from '../tables/parts'
 import type { CubicMetres, Minutes } from '../units/types'
 
 export interface WorkQuantities {
@@ -22,16 +22,19 @@ export interface WorkQuantities {
  * @example 58 L in firm clay, no old concrete, 50 L mixed, 70 min fixed: 70 + 17 + 45 = 132 min
  */
 export function workMinutes(quantities: WorkQuantities, rates: WorkRates): Minutes {
-  const litres = quantities.dug * 1e3
-  const oldLitres = quantities.oldConcrete * 1e3
-  return (
-    quantities.fixedMinutes +
-    (litres / rates.digging) * quantities.diggingFactor +
-    oldLitres / rates.breaking +
-    (quantities.mixed / BAG_YIELDS) * rates.mixingPerBag +
-    (quantities.placed / BAG_YIELDS) * rates.placingPerBag +
-    (quantities.layers ?? 0) * rates.tampingPerLayer
-  )
+  const counted = countedMinutes(quantities, rates)
+  return COUNTED_WORK.reduce((sum, work) => sum + counted[work], quantities.fixedMinutes)
+}
+
+/** The minutes that go by quantity, each work by itself. */
+export function countedMinutes(quantities: WorkQuantities, rates: WorkRates): Record<CountedWork, Minutes> {
+  return {
+    digging: ((quantities.dug * 1e3) / rates.digging) * quantities.diggingFactor,
+    breaking: (quantities.oldConcrete * 1e3) / rates.breaking,
+    mixing: (quantities.mixed / BAG_YIELDS) * rates.mixingPerBag,
+    placing: (quantities.placed / BAG_YIELDS) * rates.placingPerBag,
+    tamping: (quantities.layers ?? 0) * rates.tampingPerLayer,
+  }
 }
 
 /** Concrete of the bag that the rates speak of, m³. */

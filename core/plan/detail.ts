@@ -1,24 +1,19 @@
 import type { Job } from '../document/job'
 import { groundMemory, postContext } from '../repair/context'
-import { methodRow, type Design, type RepairMethod } from '../repair/method'
+import type { RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
 import type { Solid } from '../repair/solids'
 import { resolveJob } from '../resolve/resolve'
-import type { MethodStep } from '../tables/parts'
 import { row, type Tables } from '../tables/tables'
 import { withHistory } from './experience'
 import { designMethod } from './design'
-
-function skipped({ skips = [], earthwork }: Design): ReadonlySet<string> {
-  const hasBed = earthwork?.holes.some(({ stoneBed }) => stoneBed > 0)
-  return new Set([...skips, ...(hasBed ? [] : ['stone-bed'])])
-}
+import { planSteps, type StepPlan } from './steps'
 
 /** What only one screen wants of one method. */
 export interface MethodDetail {
   /** What stands where when it is done; without a `post` the old one stays as it stands. */
   stands: readonly Solid[]
-  steps: readonly MethodStep[]
+  steps: readonly StepPlan[]
   /** Kinds of parts that it is made with, each with what there is to choose from and what was taken. */
   parts: { kind: string; name: string; taken: string | undefined; rows: readonly { key: string; name: string }[] }[]
 }
@@ -47,8 +42,7 @@ export function methodDetail(
   const { design, choice } = designMethod(method, context)
   return {
     stands: design.stands(),
-    // Steps follow the facts: no stump of steel, no panels at a box, no bed of stone where there is none.
-    steps: methodRow(methodKey, context).steps.filter(({ key }) => !skipped(design).has(key)),
+    steps: planSteps(method, design, context),
     parts: method.needs.map((kind) => {
       const { name, rows } = tables.parts.lists[kind]!
       const taken = choice[kind]

@@ -8,12 +8,13 @@ import { isBroken, softAtGround, standingFootingLink } from '../repair/standing'
 import { HOLDS, shareOfTargets } from '../repair/targets'
 import { row, type Tables } from '../tables/tables'
 import { WORKING_STEP } from '../units/step'
-import type { CubicMetres, Metres } from '../units/types'
+import type { Metres } from '../units/types'
 import { gustOfReturnPeriod, returnPeriodOfGust, returnPeriodWords } from '../wind/returnPeriod'
 import { planConcrete, planPacked } from './concrete'
+import { workOf } from './work'
 import { designMethod, holdsTargets } from './design'
 import type { Thresholds } from './thresholds'
-import type { ConcretePlan, MethodPlan, PostPlan } from './types'
+import type { MethodPlan, PostPlan } from './types'
 
 /** Every method on one post; refused ones stay with their reasons. Best first. */
 export function planMethods(
@@ -127,17 +128,7 @@ function planMethod(
     checks: [...(design.checks ?? []), ...knockChecks(design, context)],
     parts: [...design.parts],
     newPost: design.newPost && postToBuy(design.newPost.length, tables),
-    minutes: workMinutes(
-      {
-        fixedMinutes,
-        dug: (concrete?.hole ?? 0) + (packed?.hole ?? 0),
-        layers: packed?.fill.layers ?? 0,
-        diggingFactor: context.soil?.digging ?? 1,
-        oldConcrete: design.earthwork?.oldConcrete ?? 0,
-        ...pouredOf(concrete, tables),
-      },
-      tables.parts.rates,
-    ),
+    minutes: workMinutes(workOf(method, design, context, concrete, packed), tables.parts.rates),
     cautions: [...cautions, ...(design.cautions ?? []), ...(concrete?.warnings ?? [])],
     leavesUnsolved,
     wastes,
@@ -180,14 +171,6 @@ function tooWeak({ isStopGap }: RepairMethod, { site, says }: PostContext, { hol
   ]
 }
 const LEAST_RETURN_YEARS = 10
-
-/** Whole bags are mixed and placed; the lorry brings it mixed. */
-function pouredOf(concrete: ConcretePlan | undefined, tables: Tables): { mixed: CubicMetres; placed: CubicMetres } {
-  if (!concrete) return { mixed: 0, placed: 0 }
-  const mix = row(tables.mixes, concrete.mix)
-  const placed = mix.supply === 'bag' ? concrete.bags.count * mix.yields : concrete.concrete
-  return { mixed: mix.supply === 'lorry' ? 0 : placed, placed }
-}
 
 /** Names of the causes in force that the method does not take away. */
 function unanswered(

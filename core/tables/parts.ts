@@ -1,4 +1,5 @@
 import type { Cause } from '../cause/tables'
+import type { Milestone } from '../concrete/setting'
 import type { CarriedRow } from '../repair/members/carried'
 import type { Section } from '../timber/section'
 import type { LengthSystem } from '../units/length'
@@ -121,11 +122,36 @@ export interface MethodRow {
   answers?: readonly Cause[]
 }
 
-export interface MethodStep {
+export interface MethodStep extends StepFacts {
   key: string
   text: string
   /** People skip it and come back for it. */
   doNotSkip?: boolean
+}
+
+/** Work that is counted by its quantity. */
+export const COUNTED_WORK = ['digging', 'breaking', 'mixing', 'placing', 'tamping'] as const
+export type CountedWork = (typeof COUNTED_WORK)[number]
+
+/** What a step is made of; told once for the steps of one key, or of one method by itself. */
+export interface StepFacts {
+  /** Why it is not to be skipped: what happens to those who do. */
+  why?: string
+  /** What is read off and written down when it is done; a tick where there is nothing to measure. */
+  measure?: string
+  /** People that it wants; one when absent. */
+  hands?: number
+  /** Steps by their keys that have to be done before. */
+  first?: readonly string[]
+  /** What the concrete of this post has to carry before it is begun; and what comes too late once it is stiff. */
+  waits?: Milestone['key']
+  before?: 'stiff'
+  /** Waiting of its own, by the clock, before the next step, minutes. */
+  leave?: Minutes
+  /** Counted work that is done in it. */
+  does?: readonly CountedWork[]
+  /** Of the method's other minutes, against 1 for an ordinary step. */
+  share?: number
 }
 
 /** Parts of one kind, to choose from; `name` as it stands over them. */
@@ -156,6 +182,8 @@ export interface RepairParts {
   /** What floors and roofs weigh. */
   carried: readonly CarriedRow[]
   methods: readonly MethodRow[]
+  /** By the key of a step. */
+  steps: Readonly<Record<string, StepFacts>>
 }
 
 /** Two capacities of a part, N or N m. */

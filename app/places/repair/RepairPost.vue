@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
+import StepList from '~/job/StepList.vue'
 import AssumedList from '~/job/AssumedList.vue'
 import FoldOut from '~/controls/FoldOut.vue'
 import GustScale from '~/gust/GustScale.vue'
@@ -125,11 +126,7 @@ async function take(): Promise<void> {
         <p v-for="caution in method.cautions" :key="caution" class="caution">{{ caution }}</p>
       </div>
       <FoldOut v-if="method" class="panel-section" title="Steps">
-        <ol>
-          <li v-for="step in view.detail.value?.steps" :key="step.key">
-            {{ step.text }} <strong v-if="step.doNotSkip" class="string-words">do not skip</strong>
-          </li>
-        </ol>
+        <StepList :steps="view.detail.value?.steps ?? []" />
       </FoldOut>
     </template>
   </div>
@@ -150,8 +147,5 @@ async function take(): Promise<void> {
 }
 .caution {
   margin-bottom: 8px;
-}
-ol li {
-  padding: 4px 0;
 }
 </style>

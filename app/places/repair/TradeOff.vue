@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { ComparedWay } from '~~/core/choose/compare'
 import type { Plan } from '~~/core/plan/types'
-import { gustFigure, gustUnit, showMinutes } from '~~/core/units/quantity'
+import { gustFigure, gustUnit, oneGust, showMinutes } from '~~/core/units/quantity'
 import { usePreferencesStore } from '~/session/preferences'
 import { tradeOffModel } from './tradeOffModel'
 
@@ -10,7 +10,7 @@ import { tradeOffModel } from './tradeOffModel'
 const { compared, target } = defineProps<{ compared: readonly ComparedWay[]; target: Plan['target'] }>()
 const preferences = usePreferencesStore()
 const SIZE = { width: 300, height: 170 }
-const model = computed(() => tradeOffModel(compared, target.gust, SIZE))
+const model = computed(() => tradeOffModel(compared, target.gust, SIZE, oneGust(preferences.units)))
 </script>
 
 <template>

@@ -25,22 +25,25 @@ const MOST_LINES = 5
 /**
  * Work against the gust that is held, in a frame of the given size: further right holds more, further down is quicker.
  * A way that no wind reaches stands at the right edge.
+ *
+ * @param one in the unit of the reader, m/s
  */
 export function tradeOffModel(
   compared: readonly ComparedWay[],
   target: number,
   { width, height }: { width: number; height: number },
+  one: number,
 ): TradeOffModel {
   const held = ({ way: { holdingGust } }: ComparedWay) => holdingGust ?? Infinity
   const finite = [target, ...compared.map(held).filter(Number.isFinite)]
   const [from, to] = [
-    Math.floor((Math.min(...finite) - 3) / STEP_GUST) * STEP_GUST,
+    Math.max(0, Math.floor((Math.min(...finite) - 3) / STEP_GUST) * STEP_GUST),
     Math.ceil((Math.max(...finite) + 3) / STEP_GUST) * STEP_GUST,
   ]
   const most = Math.max(...compared.map(({ way }) => way.minutes))
   const step = STEPS_OF_WORK.find((each) => most / each <= MOST_LINES) ?? STEPS_OF_WORK.at(-1)!
   const top = Math.ceil((most * 1.1) / step) * step
-  const x = scaleLinear([Math.max(0, from), to], [0, width]).clamp(true)
+  const x = scaleLinear([from, to], [0, width]).clamp(true)
   const y = scaleLinear([0, top], [height, 0])
   return {
     marks: together(
@@ -52,7 +55,9 @@ export function tradeOffModel(
       })),
     ),
     target: x(target),
-    gusts: x.ticks(6).map((gust) => ({ gust, at: x(gust) })),
+    gusts: scaleLinear([from / one, to / one], [0, width])
+      .ticks(6)
+      .map((tick) => ({ gust: tick * one, at: x(tick * one) })),
     hours: Array.from({ length: top / step + 1 }, (_, i) => ({ minutes: i * step, at: y(i * step) })),
   }
 }

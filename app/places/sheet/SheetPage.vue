@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import FocusDrawing from '~/picture/FocusDrawing.vue'
+import StepList from '~/job/StepList.vue'
 import SheetStands from './SheetStands.vue'
 import SheetVerdicts from './SheetVerdicts.vue'
 import { depthReason } from '~~/core/plan/recommend'
@@ -111,11 +112,7 @@ const print = () => window.print()
       </section>
       <section>
         <h2>Steps</h2>
-        <ol>
-          <li v-for="step in view.detail.value?.steps" :key="step.key">
-            {{ step.text }} <strong v-if="step.doNotSkip">Do not skip.</strong>
-          </li>
-        </ol>
+        <StepList :steps="view.detail.value?.steps ?? []" />
       </section>
     </div>
     <section v-if="view.assumed.value.length" class="soft">

@@ -1,0 +1,34 @@
+import type { WorkQuantities } from '../day/minutes'
+import type { PostContext } from '../repair/context'
+import { methodRow, type Design, type RepairMethod } from '../repair/method'
+import { row, type Tables } from '../tables/tables'
+import type { CubicMetres } from '../units/types'
+import type { ConcretePlan, PackedPlan } from './types'
+
+/** What of one method on one post is worked through by quantity. */
+export function workOf(
+  { key }: RepairMethod,
+  { earthwork }: Design,
+  context: PostContext,
+  concrete: ConcretePlan | undefined,
+  packed: PackedPlan | undefined,
+): WorkQuantities {
+  const { mixed, placed } = pouredOf(concrete, context.tables)
+  return {
+    fixedMinutes: methodRow(key, context).fixedMinutes,
+    dug: (concrete?.hole ?? 0) + (packed?.hole ?? 0),
+    layers: packed?.fill.layers ?? 0,
+    diggingFactor: context.soil?.digging ?? 1,
+    oldConcrete: earthwork?.oldConcrete ?? 0,
+    mixed,
+    placed,
+  }
+}
+
+/** Whole bags are mixed and placed; the lorry brings it mixed. */
+function pouredOf(concrete: ConcretePlan | undefined, tables: Tables): { mixed: CubicMetres; placed: CubicMetres } {
+  if (!concrete) return { mixed: 0, placed: 0 }
+  const mix = row(tables.mixes, concrete.mix)
+  const placed = mix.supply === 'bag' ? concrete.bags.count * mix.yields : concrete.concrete
+  return { mixed: mix.supply === 'lorry' ? 0 : placed, placed }
+}

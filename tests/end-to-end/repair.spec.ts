@@ -1,0 +1,111 @@
+import { expect, test, type Page } from '@playwright/test'
+import type { Job, Post } from '../../core/document/job'
+import { expectSaved, importJob, open, PHONE } from './steps'
+
+/* Choosing: side by side, what the choice hangs on, and the whole line at once. */
+
+const rotted: Partial<Post> = {
+  ageYears: 14,
+  soil: 'firm-clay',
+  footing: { kind: 'concrete' },
+  observations: { pushPivot: 'at-ground-line', probeAtGround: 0.03, comesUpright: 'easily' },
+}
+const rottedOnSound: Partial<Post> = {
+  ...rotted,
+  footing: { kind: 'concrete', diameter: 0.3, top: 0.05, bottom: 0.6 },
+}
+const line: Job = {
+  format: 'vindex-job',
+  version: 1,
+  name: 'Choosing',
+  site: { exposure: 'sheltered', shelter: 0.7 },
+  lines: [
+    {
+      id: 'R',
+      length: 10.8,
+      posts: Array.from({ length: 7 }, (_, i) => ({
+        id: `R${i + 1}`,
+        station: i * 1.8,
+        ...(i % 3 === 1 ? rotted : i % 3 === 2 ? rottedOnSound : { observations: { pushPivot: 'nothing-moves' } }),
+      })),
+    },
+  ],
+}
+const part = (page: Page, name: string) => page.getByRole('tab', { name }).click()
+
+test('two or three stand side by side, and what counts makes their order', async ({ page, request }) => {
+  await open(page, `/jobs/${await importJob(request, line)}/repair?post=R2`)
+  await part(page, 'Side by side')
+  const picked = page.getByRole('group', { name: 'Repairs beside each other' }).getByRole('button', { pressed: true })
+  await expect(picked).toHaveCount(3)
+  const table = page.getByRole('table')
+  await expect(table.getByRole('columnheader')).toHaveText(await picked.allInnerTexts())
+  await expect(table.getByRole('row', { name: /Goes over at/ })).toContainText('m/s')
+  // A fourth makes room for itself; one that is tapped again goes.
+  await page
+    .getByRole('group', { name: 'Repairs beside each other' })
+    .getByRole('button', { pressed: false })
+    .first()
+    .click()
+  await expect(picked).toHaveCount(3)
+  await picked.first().click()
+  await expect(picked).toHaveCount(2)
+
+  await page.getByRole('button', { name: 'What counts for you' }).click()
+  const order = page.getByRole('list', { name: 'In your order' }).getByRole('listitem')
+  const weigh = (name: string, much: string) =>
+    page.getByRole('group', { name, exact: true }).getByRole('button', { name: much }).click()
+  for (const name of [
+    'Stands the wind',
+    'Little to carry',
+    'Keeps what is sound',
+    'Leaves nothing unsolved',
+    'Suits the ground',
+  ])
+    await weigh(name, 'no')
+  await weigh('Little work', 'much')
+  await expect(order.first()).toContainText('100 of 100')
+  await expect(order.first()).toContainText('little work 100')
+})
+
+test('what the choice hangs on is said with what it takes to know', async ({ page, request }) => {
+  await open(page, `/jobs/${await importJob(request, line)}/repair?post=R2`)
+  await part(page, 'Side by side')
+  await page.getByRole('button', { name: 'What the choice hangs on' }).click()
+  const pin = page.getByRole('list', { name: 'When another repair is right' }).getByRole('listitem')
+  await expect(pin.filter({ hasText: 'Steel pin' })).toContainText(
+    /if there is a block 0.30 m wide and 0.60 m deep.*To know: dig down one side/,
+  )
+  await expect(page.getByRole('list', { name: 'How far the gust moves with each fact' })).toContainText('The ground')
+})
+
+test.describe('on a phone', () => {
+  test.use(PHONE)
+  test('a whole line is planned, limited, taken and taken back', async ({ page, request }) => {
+    await open(page, `/jobs/${await importJob(request, line)}/repair?post=R2`)
+    await page.getByRole('tab', { name: 'Whole line' }).tap()
+    const plan = page.getByRole('button', { name: 'Plan the line' })
+    await plan.tap()
+    await expect(page.getByText(/of work, .* to bring/)).toBeVisible()
+    // Nothing is done in ten minutes: it is said what would be.
+    const hours = page.getByLabel('Hours of work there are')
+    await hours.fill('0')
+    await hours.blur()
+    await expect(page.getByText('Hours of work there are must be more than 0, or empty for no limit')).toBeVisible()
+    await hours.fill('0.2')
+    await hours.blur()
+    await expect(page.getByText(/of work, /)).toHaveCount(0)
+    await plan.tap()
+    await expect(page.getByText(/^No plan keeps to all of that: the quickest takes/)).toBeVisible()
+    await hours.fill('')
+    await hours.blur()
+    await plan.tap()
+    await page.getByRole('button', { name: 'Take this plan' }).tap()
+    await expect(page.getByText(/^Taken for 4 of them/)).toBeVisible()
+    await expectSaved(page)
+    await expect(page.getByLabel('What is chosen stays')).toBeChecked()
+    await page.getByRole('button', { name: 'undo' }).tap()
+    await expect(page.getByLabel('What is chosen stays')).toHaveCount(0)
+    await expectSaved(page)
+  })
+})
