@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { stepFacts } from './stepWords'
+import { stepFacts, waitFacts } from './stepWords'
 
 const step = { key: 'pour', text: 'Pour.', minutes: 38, hands: 1, first: [] }
 
@@ -14,6 +14,8 @@ it('says how long to wait, and by when', () => {
   const wait = (hours: number) => stepFacts({ ...step, after: { says: 'props may be loosened', hours } })
   expect(wait(0.4)).toContain('wait 25 min in ground at 10 °C (50 °F): props may be loosened then')
   expect(wait(30.8)).toContain('wait 31 h in')
+  expect(waitFacts(step)).toBe('')
+  expect(waitFacts({ ...step, within: 10.05 })).toBe('Within 10 min of pouring.')
   expect(wait(200)).toContain('wait 9 days in')
   expect(stepFacts({ ...step, within: 10.05 })).toContain('within 10 min of pouring')
   expect(stepFacts({ ...step, leave: 720 })).toContain('then leave it 12 h')

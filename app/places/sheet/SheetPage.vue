@@ -112,7 +112,7 @@ const print = () => window.print()
       </section>
       <section>
         <h2>Steps</h2>
-        <StepList :steps="view.detail.value?.steps ?? []" />
+        <StepList :steps="view.detail.value?.steps ?? []" brief />
       </section>
     </div>
     <section v-if="view.assumed.value.length" class="soft">
