@@ -1,4 +1,5 @@
 import type { Line } from '~~/core/document/job'
+import type { ResolvedPost } from '~~/core/resolve/resolve'
 import type { MethodPlan, Plan, PostPlan, StandingPlan } from '~~/core/plan/types'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import type { Check } from '~~/core/repair/method'
@@ -26,6 +27,30 @@ export function stateSentence({ diagnosis }: Pick<PostPlan, 'diagnosis'>): strin
     case 'failed':
       return ''
   }
+}
+
+/**
+ * What a sound post has to become, and whether it is that already.
+ *
+ * @param show a gust in the units of the reader
+ */
+export function upgradeSentence(
+  { upgrade, gate }: Pick<ResolvedPost, 'upgrade' | 'gate'>,
+  { standing, recommended }: Pick<PostPlan, 'standing' | 'recommended'>,
+  target: Plan['target'],
+  show: (gust: number) => string,
+): string {
+  if (!upgrade) return ''
+  if (upgrade === 'gate' && !gate?.leafWidth)
+    return 'It is to become a gate post: say in Walk how wide the leaf is and what it weighs.'
+  const { holdingGust: over, leanGust: lean = over } = standing
+  const does = upgrade === 'gate' ? 'carries the leaf' : 'holds both targets'
+  const holds = standing.state === 'holds' && over! >= target.gust && lean! >= target.leanGust
+  const now =
+    over === undefined ? 'What it holds as it stands is not known.' : `As it stands it goes over at ${show(over)}`
+  const verdict = over === undefined ? '' : holds ? ` and ${does}.` : ', under the target.'
+  const more = recommended ? '' : ' Nothing that can be done here holds more.'
+  return `It is to ${upgrade === 'gate' ? 'become a gate post' : 'hold more'}. ${now}${verdict}${more}`
 }
 
 /** What it holds as it stands, both thresholds in words. */

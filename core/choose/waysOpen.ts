@@ -1,4 +1,5 @@
 import type { MethodPlan, Plan, PostPlan } from '../plan/types'
+import { holdingMore } from '../plan/recommend'
 import { STOP_GAPS } from '../repair/methods'
 import { row, type Tables } from '../tables/tables'
 import type { Kilograms, Minutes } from '../units/types'
@@ -46,7 +47,7 @@ export function lineChoice(
 ): LineChoice {
   const result: LineChoice = { line, posts: [], left: [] }
   for (const each of posts) {
-    if (each.line !== line || each.diagnosis.state !== 'failed') continue
+    if (each.line !== line || !isAskedFor(each)) continue
     const open = waysOpen(each, chosen.get(each.post))
     if (open.length > 0) result.posts.push({ post: each.post, options: open.map((way) => optionOf(way, tables)) })
     else result.left.push({ post: each.post, why: whyNone(each) })
@@ -54,9 +55,14 @@ export function lineChoice(
   return result
 }
 
-function waysOpen({ methods }: PostPlan, taken: string | undefined): MethodPlan[] {
-  const open = methods.filter(({ allowed, method }) => allowed && !STOP_GAPS.has(method))
-  const asChosen = open.filter(({ method }) => method === taken)
+/** It has failed, or is to become more than it is. */
+const isAskedFor = ({ diagnosis: { state }, recommended }: PostPlan) =>
+  state === 'failed' || (state === 'nothing-wrong' && recommended !== undefined)
+
+function waysOpen({ methods, standing, diagnosis }: PostPlan, taken: string | undefined): MethodPlan[] {
+  const allowed = methods.filter((way) => way.allowed && !STOP_GAPS.has(way.method))
+  const open = diagnosis.state === 'failed' ? allowed : holdingMore(standing, allowed)
+  const asChosen = allowed.filter(({ method }) => method === taken)
   if (asChosen.length > 0) return asChosen
   return leastOf(leastOf(leastOf(open, unsolved), wasted), weak)
 }

@@ -37,6 +37,7 @@ import {
   DUTIES,
   FOOTING_KINDS,
   HARD_THINGS,
+  UPGRADES,
   HOLE_SHAPES,
   JOB_FORMAT,
   JOB_VERSION,
@@ -241,6 +242,8 @@ export const postSchema = record({
   corrosive: flag(),
   steadyLoad: part({ pressure: needed(0, 20_000, 'Pa'), height: needed(0.05, 4, 'm') }),
   observations: observationsSchema,
+  /** Nothing has failed, and it is to become more than it is. */
+  upgrade: choice(UPGRADES),
   /** The post that somebody was called for. */
   pointedAt: flag(),
   /** The string is pulled straight from one of these to the next. */

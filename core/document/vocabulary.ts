@@ -21,6 +21,8 @@ export const SERVICES = ['electricity', 'gas', 'water', 'drain', 'telecom', 'unk
 
 /** Faces of a post that must stay clear of a spur. */
 export const CLEAR_FACES = ['none', 'one', 'both'] as const
+/** What a post is to become that has not failed. */
+export const UPGRADES = ['gate', 'stronger'] as const
 /** What stands hard against a footing and keeps it from being moved. */
 export const HARD_THINGS = ['paving', 'brick'] as const
 /** What rests on a post. */

@@ -1,4 +1,4 @@
-import { CARRIED, CLEAR_FACES, DUTIES, FOOTING_KINDS, HARD_THINGS } from '../document/vocabulary'
+import { CARRIED, CLEAR_FACES, DUTIES, FOOTING_KINDS, HARD_THINGS, UPGRADES } from '../document/vocabulary'
 import { MATERIALS } from '../timber/materials'
 import { PICKED, SEEN_TOGETHER } from '../cause/observations'
 
@@ -83,6 +83,7 @@ export const COLUMNS: readonly Column[] = [
   column('clearFaces', 'choice', ['facesclear'], CLEAR_FACES),
   column('hardAgainst', 'choice', ['hardagainst'], HARD_THINGS),
   column('roomToDig', 'flag', ['room']),
+  column('upgrade', 'choice', [], UPGRADES),
   column('corrosive', 'flag', ['salt']),
   column('steadyLoad.pressure', 'number', ['sidepressure']),
   column('steadyLoad.height', 'length', ['sidepressureheight']),

@@ -119,16 +119,17 @@ function planPost(context: PostContext, among: readonly RepairMethod[]): Planned
   const diagnosis = planDiagnosis(context)
   const methods = planMethods(among, context, diagnosis)
   const depthRules = planDepthRules(context)
+  const standing = planStanding(context, assumed)
   const plan: PostPlan = {
     line: line.id,
     post: post.id,
     wind: { coefficient: wind.coefficient, force: wind.force, height: wind.height, gust: context.targetGust },
     ...gateOf(context),
     diagnosis,
-    standing: planStanding(context, assumed),
+    standing,
     methods,
     depthRules,
-    recommended: recommend(context, diagnosis, methods, depthRules),
+    recommended: recommend(context, diagnosis, standing, methods, depthRules),
   }
   return { plan, assumed }
 }

@@ -1,25 +1,29 @@
 import type { PostContext } from '../repair/context'
 import type { DesignedHole } from '../repair/hole'
+import { STOP_GAPS } from '../repair/methods'
 import { roundUpTo } from '../numeric/rounding'
 import { showLength, type LengthSystem } from '../units/length'
 import { WORKING_STEP } from '../units/step'
 import type { Metres } from '../units/types'
-import type { DepthRulePlan, MethodPlan, PostPlan } from './types'
+import type { DepthRulePlan, MethodPlan, PostPlan, StandingPlan } from './types'
 
 /**
  * What is proposed: the repair that somebody chose where it is allowed, or the first that answers the causes in force,
- * with its hole and the reason for its depth. Nothing for a post in which nothing has failed, that nobody has looked
+ * with its hole and the reason for its depth; of a post that is to become more than it is the first that holds more. Nothing for a post in which nothing has failed, that nobody has looked
  * at, or of which nobody knows yet what failed; making it safe where nothing else is allowed. A hole that holds nothing
  * is not recommended: its measures are left out then.
  */
 export function recommend(
   { post, tables }: PostContext,
   diagnosis: PostPlan['diagnosis'],
+  standing: StandingPlan,
   methods: MethodPlan[],
   rules: DepthRulePlan[],
 ): PostPlan['recommended'] {
   const open = methods.filter(({ allowed }) => allowed)
-  const method = open.find((each) => each.method === post.repair?.method) ?? proposed(diagnosis, open)
+  const method =
+    open.find((each) => each.method === post.repair?.method) ??
+    (post.upgrade && diagnosis.state === 'nothing-wrong' ? upgraded(standing, open) : proposed(diagnosis, open))
   if (!method) return undefined
   const { hole } = method
   if (!hole) return { method: method.method, because: `${method.name}: no digging.` }
@@ -38,6 +42,18 @@ function proposed({ state, inForce, redFlags, cleared }: PostPlan['diagnosis'], 
   return best && best.leavesUnsolved.length < inForce.length ? best : safe
 }
 const MAKE_SAFE = 'make-safe'
+
+/** The first that holds both targets and more than what stands; nothing where none does more than that. */
+function upgraded(standing: StandingPlan, open: readonly MethodPlan[]): MethodPlan | undefined {
+  const more = holdingMore(standing, open)
+  return more.find(({ holdsTarget }) => holdsTarget) ?? more[0]
+}
+
+/** Ways that hold more than a post does as it stands, none of them for days only. */
+export const holdingMore = ({ holdingGust: standing = 0 }: StandingPlan, open: readonly MethodPlan[]): MethodPlan[] =>
+  open.filter(({ method, holdingGust = 0 }) => !STOP_GAPS.has(method) && holdingGust > standing + NOTICED)
+/** Less than this nobody would dig for, m/s. */
+const NOTICED = 1
 
 const RULE_WORDS: Record<string, string> = {
   frost: 'Frost rules',

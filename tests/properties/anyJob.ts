@@ -13,6 +13,7 @@ import {
   MARK_KINDS,
   SERVICES,
   SET_ORDERS,
+  UPGRADES,
 } from '../../core/document/vocabulary'
 import fc from 'fast-check'
 import type { Job } from '../../core/document/job'
@@ -120,6 +121,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       carriesString: fc.boolean(),
       duties: fc.subarray([...DUTIES], { minLength: 1, maxLength: 2 }),
       removable: fc.boolean(),
+      upgrade: fc.constantFrom(...UPGRADES),
       clearFaces: fc.constantFrom(...CLEAR_FACES),
       hardAgainst: fc.constantFrom(...HARD_THINGS),
       roomToDig: fc.boolean(),

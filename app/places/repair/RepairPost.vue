@@ -13,6 +13,7 @@ import { methodRow, standingRow } from '~/gust/gustRows'
 import { stateSentence } from '~/job/stateWords'
 import LicensedPerson from './LicensedPerson.vue'
 import MethodFacts from './MethodFacts.vue'
+import MoreThanItIs from './MoreThanItIs.vue'
 import { inHundred } from '~/job/words'
 
 /** All methods on the gust scale; refused ones stay, with the reason. */
@@ -32,7 +33,11 @@ watch(
   () => (isWanted.value = false),
 )
 const isShown = computed(
-  () => view.isAskedForRepair.value || plan.value.diagnosis.state === 'unsettled' || isWanted.value,
+  () =>
+    view.isAskedForRepair.value ||
+    plan.value.diagnosis.state === 'unsettled' ||
+    view.post.value?.upgrade !== undefined ||
+    isWanted.value,
 )
 const state = computed(() => stateSentence(plan.value))
 const isOpen = (each: MethodPlan) => each.allowed || each.method === taken.value
@@ -72,6 +77,7 @@ async function take(): Promise<void> {
         >{{ leading.map((cause) => `${cause.name}, ${inHundred(cause.chance)}`).join('; and ') }}.</template
       >
     </p>
+    <MoreThanItIs v-if="plan.diagnosis.state === 'nothing-wrong'" />
     <div v-if="!isShown" class="panel-section">
       <p>
         {{
