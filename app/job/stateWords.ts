@@ -1,5 +1,6 @@
 import type { Line } from '~~/core/document/job'
 import type { ResolvedPost } from '~~/core/resolve/resolve'
+import type { Stouter } from '~~/core/plan/stouter'
 import type { MethodPlan, Plan, PostPlan, StandingPlan } from '~~/core/plan/types'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import type { Check } from '~~/core/repair/method'
@@ -98,10 +99,23 @@ export function newPostSentence(
   show: (length: number) => string,
 ): string {
   if (!newPost || !hole) return ''
-  const { length, third, stock } = newPost
+  const { length, third, stock, short } = newPost
   const from = stock === undefined ? 'longer than any that is sold: order it' : `cut from ${show(stock)}`
-  return `The new post: ${show(length)} at least, ${from}. A third of it in the ground would be ${show(third)}; here it is ${show(hole.footingBottom)}.`
+  return `The new post: ${show(length)} at least, ${from}. A third of it in the ground would be ${show(third)}; here it is ${show(hole.footingBottom)}.${atHand(short, show)}`
 }
+
+function atHand(short: number | undefined, show: (length: number) => string): string {
+  if (short === undefined) return ''
+  return short > 0 ? ` The post at hand is ${show(short)} too short.` : ' The post at hand is long enough.'
+}
+
+/** What a stouter post buys, in one line. */
+export function stouterSentence({ name, holdingGust, before, first }: Stouter, show: (gust: number) => string): string {
+  if (holdingGust < before + BUYS) return `A ${name} buys nothing: ${first} gives way first, at ${show(holdingGust)}.`
+  return `A ${name} goes over at ${show(holdingGust)} instead of ${show(before)}; ${first} first.`
+}
+/** Less than this nobody notices, m/s. */
+const BUYS = 1
 
 /**
  * A check as a licensed person reads it.

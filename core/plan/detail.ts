@@ -8,12 +8,15 @@ import { row, type Tables } from '../tables/tables'
 import { withHistory } from './experience'
 import { designMethod } from './design'
 import { planSteps, type StepPlan } from './steps'
+import { stouterPost, type Stouter } from './stouter'
 
 /** What only one screen wants of one method. */
 export interface MethodDetail {
   /** What stands where when it is done; without a `post` the old one stays as it stands. */
   stands: readonly Solid[]
   steps: readonly StepPlan[]
+  /** What the next stouter post that is sold would make of it, where there is a new post. */
+  stouter?: Stouter
   /** Kinds of parts that it is made with, each with what there is to choose from and what was taken. */
   parts: { kind: string; name: string; taken: string | undefined; rows: readonly { key: string; name: string }[] }[]
 }
@@ -43,6 +46,7 @@ export function methodDetail(
   return {
     stands: design.stands(),
     steps: planSteps(method, design, context),
+    stouter: method.needs.includes('post') ? stouterPost(method, choice, design, context) : undefined,
     parts: method.needs.map((kind) => {
       const { name, rows } = tables.parts.lists[kind]!
       const taken = choice[kind]

@@ -150,7 +150,7 @@ const method = object({
   checks: listOf(object({ check: text, demand: number(''), capacity: number(''), unit: text })),
   parts: listOf(object({ kind: text, key: text, count: { type: 'integer' } })),
   'packed?': packed,
-  'newPost?': object({ length: number('m'), third: number('m'), 'stock?': number('m') }),
+  'newPost?': object({ length: number('m'), third: number('m'), 'stock?': number('m'), 'short?': number('m') }),
   minutes: number('min'),
   cautions: texts,
   leavesUnsolved: texts,

@@ -6,7 +6,7 @@ import { weakestLink } from '../repair/links'
 import { methodRow, type Check, type Design, type RepairMethod } from '../repair/method'
 import { isBroken, softAtGround, standingFootingLink } from '../repair/standing'
 import { HOLDS, shareOfTargets } from '../repair/targets'
-import { row, type Tables } from '../tables/tables'
+import { row } from '../tables/tables'
 import { WORKING_STEP } from '../units/step'
 import type { Metres } from '../units/types'
 import { gustOfReturnPeriod, returnPeriodOfGust, returnPeriodWords } from '../wind/returnPeriod'
@@ -127,7 +127,7 @@ function planMethod(
     packed,
     checks: [...(design.checks ?? []), ...knockChecks(design, context)],
     parts: [...design.parts],
-    newPost: design.newPost && postToBuy(design.newPost.length, tables),
+    newPost: design.newPost && postToBuy(design.newPost.length, context),
     minutes: workMinutes(workOf(method, design, context, concrete, packed), tables.parts.rates),
     cautions: [...cautions, ...(design.cautions ?? []), ...(concrete?.warnings ?? [])],
     leavesUnsolved,
@@ -138,10 +138,18 @@ function planMethod(
 }
 
 /** The shortest stick that does; none where it is longer than any that is sold. */
-function postToBuy(length: Metres, { digging, units }: Tables): NonNullable<MethodPlan['newPost']> {
+function postToBuy(length: Metres, { post, tables }: PostContext): NonNullable<MethodPlan['newPost']> {
+  const { digging, units } = tables
   const asked = roundUpTo(length - 1e-6, WORKING_STEP[units])
+  const result: NonNullable<MethodPlan['newPost']> = {
+    length: asked,
+    third: roundUpTo(length / 3, WORKING_STEP[units]),
+  }
   const stock = digging.stockLengths.find((each) => each >= length - 1e-6)
-  return { length: asked, third: roundUpTo(length / 3, WORKING_STEP[units]), ...(stock === undefined ? {} : { stock }) }
+  if (stock !== undefined) result.stock = stock
+  const atHand = post.repair?.post?.length
+  if (atHand !== undefined) result.short = Math.max(0, length - atHand)
+  return result
 }
 
 /** A red flag stops every repair but making it safe, until a person says that it is in hand. */

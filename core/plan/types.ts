@@ -120,6 +120,8 @@ export interface MethodPlan extends Thresholds {
     third: Metres
     /** The shortest that is sold and long enough. */
     stock?: Metres
+    /** What the post at hand is short of it, where somebody said how long that is; 0 where it will do. */
+    short?: Metres
   }
   /** Of one that cannot be done, without any digging. */
   minutes: Minutes

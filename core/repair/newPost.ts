@@ -1,3 +1,4 @@
+import type { PostPart } from '../tables/parts'
 import { row } from '../tables/tables'
 import type { MaterialRow } from '../timber/materials'
 import { sectionProperties, sectionSize, type Section } from '../timber/section'
@@ -20,13 +21,20 @@ export function postVariants(context: PostContext): Choice[] {
   const chosen = chosenPart(context, 'post', '')
   if (chosen) return [{ post: chosen }]
   const own = context.post.repair?.post?.section
-  const least = sectionProperties(own ?? context.post.section).modulus
-  const stouter = soldHere(context, context.tables.parts.lists.post.rows)
-    .filter(({ section }) => section && sectionProperties(section).modulus > least * STOUTER)
-    .slice(0, TRIED)
-  const others = own || !context.material.wood ? [] : stouter
+  const others = own || !context.material.wood ? [] : stouterThan(context, context.post.section).slice(0, TRIED)
   return [AS_IT_WAS, ...others.map(({ key }) => key)].map((post) => ({ post }))
 }
+
+/** Posts that are sold here and bend less than one of this section, the least of them first. */
+const stouterThan = (context: PostContext, section: Section): PostPart[] => {
+  const least = sectionProperties(section).modulus * STOUTER
+  return soldHere(context, context.tables.parts.lists.post.rows).filter(
+    (each) => each.section && sectionProperties(each.section).modulus > least,
+  )
+}
+/** The next stouter post that is sold here. */
+export const nextStouter = (context: PostContext, section: Section): PostPart | undefined =>
+  stouterThan(context, section)[0]
 
 export interface NewPost {
   section: Section

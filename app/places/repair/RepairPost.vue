@@ -13,6 +13,7 @@ import { methodRow, standingRow } from '~/gust/gustRows'
 import { stateSentence } from '~/job/stateWords'
 import LicensedPerson from './LicensedPerson.vue'
 import MethodFacts from './MethodFacts.vue'
+import NewPost from './NewPost.vue'
 import MoreThanItIs from './MoreThanItIs.vue'
 import { inHundred } from '~/job/words'
 
@@ -122,6 +123,7 @@ async function take(): Promise<void> {
       <LicensedPerson v-if="view.post.value?.duties.includes('load-bearing')" />
       <p v-if="!method" class="panel-section">Pick one of them to see what it comes to.</p>
       <MethodFacts v-if="method" :method="method" />
+      <NewPost v-if="method?.newPost" :method="method" />
       <AssumedList />
       <div v-if="method" class="action">
         <v-btn block variant="flat" color="primary" :disabled="!method.allowed" @click="take">{{
