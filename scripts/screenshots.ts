@@ -15,7 +15,14 @@ const DESK = { width: 1280, height: 800 }
 const PHONE = { width: 360, height: 740 }
 const bankSide = demoJobs().at(-1)!.name
 const STORE = 'Store veranda'
-const VIEWS: { name: string; path: (job: string) => string; size: typeof DESK; tap?: string; of?: string }[] = [
+const VIEWS: {
+  name: string
+  path: (job: string) => string
+  size: typeof DESK
+  tap?: string
+  then?: string
+  of?: string
+}[] = [
   { name: 'jobs', path: () => '/', size: DESK },
   { name: 'new-job', path: () => '/', size: DESK, tap: 'New job' },
   { name: 'walk', path: (job: string) => `${job}/walk?post=B14`, size: DESK },
@@ -23,6 +30,14 @@ const VIEWS: { name: string; path: (job: string) => string; size: typeof DESK; t
   { name: 'cause', path: (job: string) => `${job}/cause?post=B7`, size: DESK, tap: 'Rotted at the ground line' },
   { name: 'red-flag', path: (job: string) => `${job}/cause?post=V2`, size: DESK, of: STORE },
   { name: 'repair', path: (job: string) => `${job}/repair?post=B7`, size: DESK },
+  { name: 'side-by-side', path: (job: string) => `${job}/repair?post=B7`, size: DESK, tap: 'Side by side' },
+  {
+    name: 'whole-line',
+    path: (job: string) => `${job}/repair?post=B7`,
+    size: DESK,
+    tap: 'Whole line',
+    then: 'Plan the line',
+  },
   { name: 'nothing-wrong', path: (job: string) => `${job}/cause?post=B5`, size: DESK },
   { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
   { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
@@ -47,7 +62,7 @@ const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', arg
 try {
   const { jobs } = (await (await fetch(`${server.address}/api/jobs`)).json()) as ListPage
   const pathOf = (wanted: string) => `/jobs/${jobs.find(({ name }) => name === wanted)!.id}`
-  for (const { name, path, size, tap, of = bankSide } of VIEWS) {
+  for (const { name, path, size, tap, then, of = bankSide } of VIEWS) {
     const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce', locale: 'en-GB' })
     await page.goto(server.address + path(pathOf(of)))
     await page.locator('html[data-ready]').waitFor()
@@ -55,6 +70,11 @@ try {
     if (tap) {
       const [button, tab] = (['button', 'tab'] as const).map((role) => page.getByRole(role, { name: tap }))
       await button!.or(tab!).first().click()
+    }
+    if (then) {
+      await page.getByRole('button', { name: then }).click()
+      await page.getByRole('progressbar').waitFor({ state: 'hidden' })
+      await page.getByRole('heading', { level: 3 }).last().scrollIntoViewIfNeeded()
     }
     await page.screenshot({ path: join(folder, `${name}.png`) })
     await page.close()

@@ -58,27 +58,27 @@ describe('one sentence on a post', () => {
 describe('a sound post that is to become more than it is', () => {
   const target = { gust: 40, returnYears: 50, leanGust: 30, leanReturnYears: 10, gust50: 40 }
   const show = (gust: number) => `${Math.round(gust)} m/s`
-  const leaf = { leafWidth: 1.2, leafMass: 40 }
   type Shown = Pick<PostPlan, 'standing' | 'recommended'>
   const standing = (holdingGust: number, leanGust: number): Shown => ({
     standing: { state: 'holds', links: [], holdingGust, leanGust },
     recommended: { method: 'a', because: '' },
   })
   const says = (upgrade: 'gate' | 'stronger', over: number, lean = over) =>
-    upgradeSentence({ upgrade, gate: leaf }, standing(over, lean), target, show)
+    upgradeSentence(upgrade, true, standing(over, lean), target, show)
   it('is said with what it does already', () => {
     expect(says('gate', 45)).toBe(
       'It is to become a gate post. As it stands it goes over at 45 m/s and carries the leaf.',
     )
     expect(says('gate', 32)).toBe('It is to become a gate post. As it stands it goes over at 32 m/s, under the target.')
-    expect(says('stronger', 45, 25)).toContain('As it stands it goes over at 45 m/s, under the target.')
+    expect(says('stronger', 45, 25)).toContain('As it stands it leans from 25 m/s, under the target.')
+    expect(says('gate', 42, 0)).toContain('As it stands it leans without any wind.')
   })
   it('asks for the leaf first, and says where nothing holds more', () => {
-    expect(upgradeSentence({ upgrade: 'gate' }, standing(45, 45), target, show)).toContain('how wide the leaf is')
+    expect(upgradeSentence('gate', false, standing(45, 45), target, show)).toContain('how wide the leaf is')
     const none: Shown = { standing: { state: 'range', links: [] } }
-    expect(upgradeSentence({ upgrade: 'stronger' }, none, target, show)).toBe(
+    expect(upgradeSentence('stronger', false, none, target, show)).toBe(
       'It is to hold more. What it holds as it stands is not known. Nothing that can be done here holds more.',
     )
-    expect(upgradeSentence({}, standing(45, 45), target, show)).toBe('')
+    expect(upgradeSentence(undefined, false, standing(45, 45), target, show)).toBe('')
   })
 })

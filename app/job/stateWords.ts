@@ -33,25 +33,34 @@ export function stateSentence({ diagnosis }: Pick<PostPlan, 'diagnosis'>): strin
 /**
  * What a sound post has to become, and whether it is that already.
  *
+ * @param isLeafSaid somebody said what hangs on it, or will
  * @param show a gust in the units of the reader
  */
 export function upgradeSentence(
-  { upgrade, gate }: Pick<ResolvedPost, 'upgrade' | 'gate'>,
+  upgrade: ResolvedPost['upgrade'],
+  isLeafSaid: boolean,
   { standing, recommended }: Pick<PostPlan, 'standing' | 'recommended'>,
   target: Plan['target'],
   show: (gust: number) => string,
 ): string {
   if (!upgrade) return ''
-  if (upgrade === 'gate' && !gate?.leafWidth)
+  if (upgrade === 'gate' && !isLeafSaid)
     return 'It is to become a gate post: say in Walk how wide the leaf is and what it weighs.'
-  const { holdingGust: over, leanGust: lean = over } = standing
-  const does = upgrade === 'gate' ? 'carries the leaf' : 'holds both targets'
-  const holds = standing.state === 'holds' && over! >= target.gust && lean! >= target.leanGust
-  const now =
-    over === undefined ? 'What it holds as it stands is not known.' : `As it stands it goes over at ${show(over)}`
-  const verdict = over === undefined ? '' : holds ? ` and ${does}.` : ', under the target.'
   const more = recommended ? '' : ' Nothing that can be done here holds more.'
-  return `It is to ${upgrade === 'gate' ? 'become a gate post' : 'hold more'}. ${now}${verdict}${more}`
+  return `It is to ${upgrade === 'gate' ? 'become a gate post' : 'hold more'}. ${nowWords(upgrade, standing, target, show)}${more}`
+}
+
+function nowWords(
+  upgrade: 'gate' | 'stronger',
+  { state, holdingGust: over, leanGust: lean = over }: StandingPlan,
+  target: Plan['target'],
+  show: (gust: number) => string,
+): string {
+  if (over === undefined || lean === undefined || state !== 'holds') return 'What it holds as it stands is not known.'
+  if (lean < 1) return 'As it stands it leans without any wind.'
+  if (lean < target.leanGust) return `As it stands it leans from ${show(lean)}, under the target.`
+  if (over < target.gust) return `As it stands it goes over at ${show(over)}, under the target.`
+  return `As it stands it goes over at ${show(over)} and ${upgrade === 'gate' ? 'carries the leaf' : 'holds both targets'}.`
 }
 
 /** What it holds as it stands, both thresholds in words. */

@@ -110,6 +110,15 @@ useGestures(frame, () => !props.still, {
           :cy="px(viewport.groundY - y * scale)"
           r="5"
         />
+        <g v-if="model.pull.value" class="pull" :transform="`translate(${px(station * scale)}, ${viewport.groundY})`">
+          <line
+            :x1="px(model.pull.value.from[0] * scale)"
+            :x2="px(model.pull.value.to[0] * scale)"
+            :y1="px(-model.pull.value.from[1] * scale)"
+            :y2="px(-model.pull.value.to[1] * scale)"
+          />
+          <polygon :points="model.pull.value.head.map(([x, y]) => `${px(x * scale)},${px(-y * scale)}`).join(' ')" />
+        </g>
         <line
           v-if="section.plumb"
           class="plumb"
@@ -192,6 +201,11 @@ svg {
 .string-name {
   fill: var(--string-ink);
   font-size: 14px;
+}
+.pull {
+  stroke: var(--ink);
+  stroke-width: 2.4;
+  pointer-events: none;
 }
 .plumb {
   stroke: var(--string);

@@ -12,6 +12,7 @@ import { groundLine, riseOver, stringAt, stringKnots, stringLine } from '~/pictu
 import { boxOf, dimensionLabel, nameLabel, noteLabel, placeLabels } from '~/picture/model/labels'
 import { lineModel } from '~/picture/model/lineModel'
 import { markModel } from '~/picture/model/markModel'
+import { pullModel } from '~/picture/model/pullModel'
 import { sectionModel } from '~/picture/model/sectionModel'
 import { fitViewport, px } from '~/picture/model/viewport'
 import { usePreferencesStore } from '~/session/preferences'
@@ -66,6 +67,13 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
   const section = computed(
     () => drawn.value && sectionModel(drawn.value.line, drawn.value.post, view.drawnRepair.value),
   )
+  /** What a leaf pulls at the post. */
+  const pull = computed(
+    () =>
+      drawn.value &&
+      view.postPlan.value &&
+      pullModel(drawn.value.line, drawn.value.post, view.postPlan.value, preferences.measures.force),
+  )
   const ground = computed(() => (line.value ? groundLine(line.value, chosen.value, from.value, to.value) : []))
   const string = computed(() => (line.value ? stringLine(line.value, chosen.value, from.value, to.value) : []))
   const knots = computed(() => (line.value ? stringKnots(line.value, chosen.value, from.value, to.value) : []))
@@ -93,7 +101,8 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
     const pins = (post.value?.photographs ?? []).flatMap(({ id, height: at }, i): Note[] =>
       at === undefined ? [] : [{ key: `photo-${id}`, at: [0.05, at], text: `photo ${i + 1}`, side: 'right' }],
     )
-    const here = [...(section.value?.notes ?? []), ...pins].map((note) => ({
+    const pulls = pull.value ? [pull.value.note] : []
+    const here = [...(section.value?.notes ?? []), ...pins, ...pulls].map((note) => ({
       ...note,
       at: [note.at[0] + station.value, note.at[1]] as const,
     }))
@@ -130,7 +139,10 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
 
   const words = computed(() =>
     post.value && section.value
-      ? describeSection(post.value, section.value, preferences.show, view.drawnRepair.value?.method.name)
+      ? [
+          describeSection(post.value, section.value, preferences.show, view.drawnRepair.value?.method.name),
+          ...(pull.value ? [pull.value.note.text] : []),
+        ].join('; ')
       : '',
   )
   return {
@@ -140,6 +152,7 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
     shift,
     fence,
     section,
+    pull,
     ground,
     string,
     knots,

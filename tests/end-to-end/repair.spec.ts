@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import type { Job, Post } from '../../core/document/job'
-import { expectSaved, importJob, open, PHONE } from './steps'
+import { expectSaved, expectUsable, importJob, open, PHONE } from './steps'
 
 /* Choosing: side by side, what the choice hangs on, and the whole line at once. */
 
@@ -77,6 +77,8 @@ test('what the choice hangs on is said with what it takes to know', async ({ pag
     /if there is a block 0.30 m wide and 0.60 m deep.*To know: dig down one side/,
   )
   await expect(page.getByRole('list', { name: 'How far the gust moves with each fact' })).toContainText('The ground')
+  await page.getByRole('button', { name: 'What counts for you' }).click()
+  await expectUsable(page, 'side by side')
 })
 
 test.describe('on a phone', () => {
@@ -102,10 +104,47 @@ test.describe('on a phone', () => {
     await plan.tap()
     await page.getByRole('button', { name: 'Take this plan' }).tap()
     await expect(page.getByText(/^Taken for 4 of them/)).toBeVisible()
+    await expectUsable(page, 'whole line')
     await expectSaved(page)
     await expect(page.getByLabel('What is chosen stays')).toBeChecked()
     await page.getByRole('button', { name: 'undo' }).tap()
     await expect(page.getByLabel('What is chosen stays')).toHaveCount(0)
     await expectSaved(page)
   })
+})
+
+test('a sound post is made a gate post under the leaf that hangs on it', async ({ page, request }) => {
+  const sound: Partial<Post> = {
+    soil: 'firm-clay',
+    ageYears: 6,
+    footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.5 },
+    observations: { pushPivot: 'nothing-moves', probeAtGround: 0, tap: 'rings', fixings: 'sound' },
+  }
+  const posts = line.lines[0]!.posts.map(({ id, station }) => ({ id, station, ...sound }))
+  const id = await importJob(request, { ...line, lines: [{ ...line.lines[0]!, posts }] })
+  await open(page, `/jobs/${id}/repair?post=R3`)
+  await expect(page.getByText('Nothing to mend here.')).toBeVisible()
+  await page.getByRole('button', { name: 'Make it a gate post' }).click()
+  // Nobody said yet what hangs on it: the fields for that are at hand.
+  const typed = (name: string) => page.getByRole('textbox', { name })
+  await expect(typed('Width of the leaf')).toBeInViewport()
+  await typed('Width of the leaf').fill('1.2')
+  await typed('Between its hinges').fill('1')
+  await page.getByLabel('Mass of the leaf, kg').fill('45')
+  await page.keyboard.press('Tab')
+  await expectSaved(page)
+  await page.keyboard.press('Escape')
+  await page
+    .getByRole('link', { name: /Repair/ })
+    .first()
+    .click()
+  await expect(page.getByText('It is to become a gate post. As it stands it leans without any wind.')).toBeVisible()
+  // Its wood is sound: the post stays, and gets the footing that a leaf wants.
+  await expect(page.getByRole('heading', { name: 'Larger footing round it' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Make safe/ })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Steps' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Hang the leaf' })).toContainText('wait')
+  await page.getByRole('button', { name: 'Leave it as it is' }).click()
+  await expect(page.getByText('Nothing to mend here.')).toBeVisible()
+  await expectSaved(page)
 })

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, type APIRequestContext, type FileChooser, type Page } from '@playwright/test'
 import type { Job, Post } from '../../core/document/job'
 
@@ -78,4 +79,15 @@ export async function pickFiles(page: Page, button: string, files: Files): Promi
     page.getByRole('button', { name: button, exact: true }).click(),
   ])
   await chooser.setFiles(files)
+}
+
+/** Nothing on the page that keeps somebody from using it, by the rules of WCAG 2.2 AA. */
+export async function expectUsable(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze()
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+  expect(
+    serious.map(({ id: rule, nodes }) => `${where}: ${rule} ${nodes.map((node) => node.target.join(' ')).join(', ')}`),
+  ).toEqual([])
 }

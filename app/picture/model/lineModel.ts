@@ -149,7 +149,8 @@ function bayModel(
 }
 
 /** Sides of the bay from which a leaf hangs: one, or both of a double gate. */
-function leavesIn(left: ResolvedPost, right: ResolvedPost): ('left' | 'right')[] {
+/** On which of its posts each leaf of a bay hangs; none where there is no gate. */
+export function leavesIn(left: ResolvedPost, right: ResolvedPost): ('left' | 'right')[] {
   const hangs = ({ duties }: ResolvedPost) => duties.includes('gate-hinge')
   const takes = (post: ResolvedPost) => hangs(post) || post.duties.includes('gate-latch')
   if (hangs(left) && hangs(right)) return ['left', 'right']

@@ -10,10 +10,17 @@ const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 const post = computed(() => view.post.value!)
+const isLeafGuessed = computed(() => view.assumed.value.some(({ key }) => key.startsWith('gate.')))
 const words = computed(() =>
-  upgradeSentence(post.value, view.postPlan.value!, view.plan.value!.target, preferences.measures.gust),
+  upgradeSentence(
+    post.value.upgrade,
+    !isLeafGuessed.value,
+    view.postPlan.value!,
+    view.plan.value!.target,
+    preferences.measures.gust,
+  ),
 )
-const wantsLeaf = computed(() => post.value.upgrade === 'gate' && !post.value.gate?.leafWidth)
+const wantsLeaf = computed(() => post.value.upgrade === 'gate' && isLeafGuessed.value)
 const failure = ref('')
 
 async function become(upgrade: 'gate' | 'stronger' | null): Promise<void> {
@@ -23,7 +30,7 @@ async function become(upgrade: 'gate' | 'stronger' | null): Promise<void> {
     commands.push({ ...address, key: 'duty', value: 'gate-hinge' })
   const refused = await session.edit(commands)
   failure.value = refused?.message ?? ''
-  if (upgrade === 'gate' && !refused && !post.value.gate?.leafWidth) view.askFact('gate.leafWidth')
+  if (upgrade === 'gate' && !refused && isLeafGuessed.value) view.askFact('gate.leafWidth')
 }
 </script>
 

@@ -8,6 +8,7 @@ import GustScale from '~/gust/GustScale.vue'
 import { row } from '~~/core/tables/tables'
 import { tables } from '~~/data/tables'
 import type { MethodPlan } from '~~/core/plan/types'
+import { STOP_GAPS } from '~~/core/repair/methods'
 import { usePreferencesStore } from '~/session/preferences'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { stateSentence } from '~/job/stateWords'
@@ -33,20 +34,21 @@ watch(
   () => view.post.value?.id,
   () => (isWanted.value = false),
 )
+/** What holds for days is nothing for a post in which nothing has failed. */
+const isToBeMore = computed(
+  () => view.post.value?.upgrade !== undefined && plan.value.diagnosis.state === 'nothing-wrong',
+)
 const isShown = computed(
-  () =>
-    view.isAskedForRepair.value ||
-    plan.value.diagnosis.state === 'unsettled' ||
-    view.post.value?.upgrade !== undefined ||
-    isWanted.value,
+  () => view.isAskedForRepair.value || plan.value.diagnosis.state === 'unsettled' || isToBeMore.value || isWanted.value,
 )
 const state = computed(() => stateSentence(plan.value))
-const isOpen = (each: MethodPlan) => each.allowed || each.method === taken.value
+const isOpen = (each: MethodPlan) =>
+  each.method === taken.value || (each.allowed && !(isToBeMore.value && STOP_GAPS.has(each.method)))
 const rows = computed(() => [
   standingRow(plan.value, preferences.measures.gust),
   ...plan.value.methods.filter(isOpen).map(methodRow),
 ])
-const refused = computed(() => plan.value.methods.filter((each) => !isOpen(each)).map(methodRow))
+const refused = computed(() => plan.value.methods.filter((each) => !each.allowed && !isOpen(each)).map(methodRow))
 const leading = computed(() =>
   plan.value.diagnosis.causes
     .filter((cause) => plan.value.diagnosis.leading.includes(cause.cause))
