@@ -43,13 +43,16 @@ const rows = computed(() =>
     const at = criteria.findIndex(({ key }) => key === row.by)
     const figures = side.value.map((each) => each.figures[at] ?? 0)
     const best = criteria[at]?.better === 'more' ? Math.max(...figures) : Math.min(...figures)
-    const isApart = at >= 0 && figures.some((figure) => figure !== best)
+    const words = side.value.map(({ way }) => row.words(way, preferences.measures, view.tables.value))
+    // What reads alike is alike: nobody builds to the decimals behind it.
+    const isApart = at >= 0 && new Set(words).size > 1
+    const bestWords = words[figures.indexOf(best)]
     return {
       ...row,
       cells: side.value.map(({ way }, i) => ({
         method: way.method,
-        words: row.words(way, preferences.measures, view.tables.value),
-        isBest: isApart && figures[i] === best,
+        words: words[i]!,
+        isBest: isApart && words[i] === bestWords,
       })),
     }
   }),
