@@ -35,6 +35,7 @@ const feetAndInches: Customs = {
     minimumDepth: 2 * FOOT,
     fillTop: 2 * INCH,
     mix: 'fast-set-22',
+    carryingMix: 'general-27',
   },
   mixes: [
     { key: 'fast-set-22', name: '50 lb fast-setting mix' },

@@ -54,6 +54,7 @@ export const tables: Tables = {
     stoneBed: 0,
     fillTop: 0.05,
     mix: 'post-mix-20',
+    carryingMix: 'general-20',
     filling: 'wet-barrow',
   },
 }

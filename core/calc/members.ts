@@ -55,6 +55,7 @@ export const fixingFitCalculation = calculation({
     wood: quantity(0.01, 0.5, 'm'),
     isHard: optional(flag(), false),
     isHarsh: optional(flag(), false),
+    isOneSided: optional(flag(), false),
     edge: optional(quantity(0, 2, 'm')),
     end: optional(quantity(0, 5, 'm')),
     between: optional(quantity(0, 2, 'm')),
@@ -64,6 +65,7 @@ export const fixingFitCalculation = calculation({
     refusals: 'in words',
     pilot: 'm, null where none is wanted',
     bite: 'm in the wood',
+    socket: 'm across the flats, null for a size that is not made',
   },
   run({ kind, diameter, length, washer, isSelfDrilling, coating, ...place }, tables) {
     const fixing = { kind, diameter, length, washer, isSelfDrilling, ...(coating ? { coating } : {}) }

@@ -23,7 +23,8 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   const { tables, post, soil } = context
   if (!fill || !soil) return undefined
   const hole = earthwork!.holes[fill.hole]!
-  const mix = row(tables.mixes, post.repair?.mix ?? tables.defaults.mix)
+  const usual = post.duties.includes('load-bearing') ? tables.defaults.carryingMix : tables.defaults.mix
+  const mix = row(tables.mixes, post.repair?.mix ?? usual)
   const wanted = row(tables.fillings, post.repair?.filling ?? tables.defaults.filling)
   // A mix that was chosen after the filling may have to be mixed all the same.
   const filling = takesFilling(mix, wanted) ? wanted : row(tables.fillings, tables.defaults.filling)

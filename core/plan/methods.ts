@@ -75,8 +75,10 @@ function planMethod(
   const wastes = method.takesOut.filter((part) => sound.has(part))
   const comesOut = method.comesOut === true
   const unsuited = method.unsuited?.(context) === true
-  // What cannot be done whatever it is made with is not sized, unless somebody chose it all the same.
-  if (against.length > 0 && post.repair?.method !== method.key) {
+  // What cannot be done whatever it is made with is not sized, unless somebody chose it all the same; or has to decide
+  // on it, and wants its figures for that.
+  const isDecided = post.duties.includes('load-bearing')
+  if (against.length > 0 && post.repair?.method !== method.key && !isDecided) {
     const reasons = [...stops(method, diagnosis), ...against]
     return {
       method: method.key,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../errors'
 import { measuresIn } from '../units/quantity'
-import { fixingFit, fixingsThatFit, type FixingAtHand, type FixingPlace } from './fixingFit'
+import { fixingFit, fixingsThatFit, sawFaces, type FixingAtHand, type FixingPlace } from './fixingFit'
 
 const says = measuresIn('metric')
 const fit = (place: Partial<FixingPlace>, fixing: FixingAtHand) =>
@@ -20,6 +20,7 @@ describe('whether a fixing fits', () => {
       refusals: [],
       pilot: expect.closeTo(0.0039, 9) as number,
       bite: expect.closeTo(0.075, 9) as number,
+      socket: null,
     })
   })
 
@@ -30,6 +31,7 @@ describe('whether a fixing fits', () => {
     ['through to the far face', {}, { ...screw, length: 0.17 }, /165 mm is the longest/],
     ['a short bolt', { hole: 0.011 }, { ...bolt, length: 0.18 }, /12 mm too short: 192 mm with its nut/],
     ['a long bolt', { hole: 0.011 }, { ...bolt, length: 0.26 }, /stands out by 68 mm/],
+    ['a bolt where nobody gets behind', { hole: 0.011, isOneSided: true }, bolt, /a screw here/],
     ['near the edge', { edge: 0.02 }, screw, /20 mm from the edge: 26 mm/],
     ['near the end', { end: 0.04 }, screw, /40 mm from the end of the wood: 46 mm/],
     ['near the next', { between: 0.025 }, screw, /25 mm from the next fixing/],
@@ -61,6 +63,20 @@ describe('whether a fixing fits', () => {
     expect(fixingsThatFit({ hole: 0.0075, part: 0.075, wood: 0.1 }, yard, says).map(({ length }) => length)).toEqual([
       0.16, 0.15, 0.14,
     ])
+  })
+
+  it('names the socket of its head, as it is sold', () => {
+    expect(fit({ hole: 0.011 }, bolt).socket).toBe(0.016)
+    expect(fit({ hole: 0.014 }, { ...bolt, diameter: 0.0127 }).socket).toBeCloseTo(0.01905, 9)
+  })
+
+  it('says from how many faces a saw has to come', () => {
+    expect(sawFaces(0.1, 0.1, 0.1)).toBe(1)
+    expect(sawFaces(0.065, 0.1, 0.1)).toBe(2)
+    expect(sawFaces(0.04, 0.1, 0.1)).toBeNull()
+    // The narrow way through is the one that is cut.
+    expect(sawFaces(0.065, 0.05, 0.15)).toBe(1)
+    expect(() => sawFaces(0, 0.1, 0.1)).toThrow(InputError)
   })
 
   it('refuses sizes that no fixing has', () => {

@@ -1,5 +1,6 @@
 import { requireNumber } from '../errors'
 import type { Measures } from '../units/quantity'
+import { INCH } from '../units/constants'
 import type { Metres } from '../units/types'
 
 /** What a fixing goes through and into. */
@@ -17,6 +18,8 @@ export interface FixingPlace {
   between?: Metres
   /** Copper-treated wood, or the coast: bare and plated steel rust there. */
   isHarsh?: boolean
+  /** Nobody gets to the other side: a nut cannot be held there. */
+  isOneSided?: boolean
 }
 
 export interface FixingAtHand {
@@ -38,6 +41,8 @@ export interface FixingFit {
   pilot: Metres | null
   /** In the wood, m. */
   bite: Metres
+  /** Across the flats of its head, m; null for a size that is not made. */
+  socket: Metres | null
 }
 
 /** Room round a fixing in its hole, m. */
@@ -78,11 +83,12 @@ export function fixingFit(place: FixingPlace, fixing: FixingAtHand, says: Measur
     ...holeRefusals(place, fixing, says),
     ...(fixing.kind === 'bolt' ? boltRefusals(place, fixing, says) : screwRefusals(place, fixing, bite, says)),
     ...distanceRefusals(place, fixing, says),
+    ...(place.isOneSided && fixing.kind === 'bolt' ? ['A bolt wants a hand on both sides: a screw here.'] : []),
     ...(place.isHarsh && fixing.coating !== 'hot-dip' && fixing.coating !== 'stainless'
       ? ['Treated wood and sea air eat it: hot-dip galvanised or stainless.']
       : []),
   ]
-  return { fits: refusals.length === 0, refusals, pilot: pilotOf(place, fixing), bite }
+  return { fits: refusals.length === 0, refusals, pilot: pilotOf(place, fixing), bite, socket: socketOf(fixing) }
 }
 
 function holeRefusals({ hole }: FixingPlace, { kind, diameter, washer = 0 }: FixingAtHand, { small }: Measures) {
@@ -136,6 +142,42 @@ function pilotOf(
   if (kind === 'bolt') return diameter + ROOM.bolt
   if (isSelfDrilling && !isHard && diameter <= NO_PILOT_UP_TO + HAIR) return null
   return (isHard ? PILOT.hard : PILOT.soft) * diameter
+}
+
+/** Hexagon heads: ISO 4017 by millimetres, ASME B18.2.1 by parts of an inch. */
+const SOCKETS: readonly (readonly [diameter: Metres, across: Metres])[] = [
+  [0.006, 0.01],
+  [0.008, 0.013],
+  [0.01, 0.016],
+  [0.012, 0.018],
+  [0.016, 0.024],
+  [0.02, 0.03],
+  [INCH / 4, (7 / 16) * INCH],
+  [(5 / 16) * INCH, INCH / 2],
+  [(3 / 8) * INCH, (9 / 16) * INCH],
+  [INCH / 2, (3 / 4) * INCH],
+  [(5 / 8) * INCH, (15 / 16) * INCH],
+]
+/** A size is known by its half tenth of a millimetre, m. */
+const SAME: Metres = 0.00005
+
+const socketOf = ({ diameter }: FixingAtHand): Metres | null =>
+  SOCKETS.find(([size]) => Math.abs(size - diameter) <= SAME)?.[1] ?? null
+
+/**
+ * From how many faces a saw has to come to cut a post through.
+ *
+ * @param blade depth of cut, m
+ * @param along, across the post's own sizes, m
+ * @returns 1 or 2; null where a hand saw has to finish the middle
+ * @example sawFaces(0.065, 0.1, 0.1) // 2
+ * @example sawFaces(0.04, 0.1, 0.1) // null: 20 mm are left in the middle
+ */
+export function sawFaces(blade: Metres, along: Metres, across: Metres): 1 | 2 | null {
+  requireNumber('blade', blade, 0.01, 1, 'm')
+  const narrow = Math.min(along, across)
+  if (blade >= narrow - HAIR) return 1
+  return 2 * blade >= narrow - HAIR ? 2 : null
 }
 
 /** Those of the yard that fit, the one with the most bite first. */

@@ -34,6 +34,8 @@ export interface Defaults {
   stoneBed: Metres
   fillTop: Metres
   mix: string
+  /** Where people or a roof stand on it. */
+  carryingMix: string
   filling: string
 }
 

@@ -148,3 +148,32 @@ test('a sound post is made a gate post under the leaf that hangs on it', async (
   await expect(page.getByText('Nothing to mend here.')).toBeVisible()
   await expectSaved(page)
 })
+
+test('a fixing that does not fit is refused by how much, and one that does is bored for', async ({ page, request }) => {
+  await open(page, `/jobs/${await importJob(request, line)}/repair?post=R3`)
+  await page
+    .getByRole('button', { name: /^Spur beside it/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'Does the fixing at hand fit?' }).click()
+  const type = async (name: string, value: string) => {
+    await page.getByLabel(name).fill(value)
+    await page.getByLabel(name).blur()
+  }
+  await type('Thick, mm', '10')
+  await type('Long, under its head, mm', '200')
+  await type('Hole that it goes through, mm', '8')
+  await expect(page.getByText('The hole is 3 mm too small: 11 mm for this bolt.')).toBeVisible()
+  await page.getByLabel('Only this side can be reached').check()
+  await expect(page.getByText('A bolt wants a hand on both sides: a screw here.')).toBeVisible()
+  await page.getByRole('group', { name: 'Kind of fixing' }).getByRole('button', { name: 'screw' }).click()
+  await type('Hole that it goes through, mm', '11')
+  await type('Long, under its head, mm', '160')
+  await page.getByLabel('Hot-dip galvanised or stainless').check()
+  await expect(page.getByText('It fits.')).toBeVisible()
+  await expect(page.getByText('Bore 6 mm first. Socket 16 mm.')).toBeVisible()
+  await type('Saw, depth of cut, mm', '65')
+  await expect(page.getByText('Cut from both faces')).toBeVisible()
+  await type('Thick, mm', '200')
+  await expect(page.getByText('Thick, mm must be from 3 mm to 30 mm')).toBeVisible()
+})

@@ -12,6 +12,7 @@ import { STOP_GAPS } from '~~/core/repair/methods'
 import { usePreferencesStore } from '~/session/preferences'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { stateSentence } from '~/job/stateWords'
+import FixingAtHand from './FixingAtHand.vue'
 import LicensedPerson from './LicensedPerson.vue'
 import MethodFacts from './MethodFacts.vue'
 import NewPost from './NewPost.vue'
@@ -58,6 +59,9 @@ const decided = computed(() => {
   const names = plan.value.diagnosis.inForce.map((key) => row(tables.causes.causes, key).name)
   return `${plan.value.diagnosis.decidedBy === 'digging' ? 'Found on digging' : 'Overruled'}: ${names.join(' and ').toLowerCase()}`
 })
+
+/** What is bolted or screwed to the post. */
+const hasFixings = computed(() => method.value?.parts.some(({ kind }) => kind === 'fixing' || kind === 'mender'))
 
 function look(key: string): void {
   if (key !== 'standing') view.previewed.value = key
@@ -126,6 +130,9 @@ async function take(): Promise<void> {
       <p v-if="!method" class="panel-section">Pick one of them to see what it comes to.</p>
       <MethodFacts v-if="method" :method="method" />
       <NewPost v-if="method?.newPost" :method="method" />
+      <FoldOut v-if="method && hasFixings" class="panel-section" title="Does the fixing at hand fit?">
+        <FixingAtHand :key="view.post.value?.id" :method="method" />
+      </FoldOut>
       <AssumedList />
       <div v-if="method" class="action">
         <v-btn block variant="flat" color="primary" :disabled="!method.allowed" @click="take">{{

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import FocusDrawing from '~/picture/FocusDrawing.vue'
 import StepList from '~/job/StepList.vue'
+import ForWhoDecides from './ForWhoDecides.vue'
 import SheetStands from './SheetStands.vue'
 import SheetVerdicts from './SheetVerdicts.vue'
 import { depthReason } from '~~/core/plan/recommend'
@@ -115,6 +116,7 @@ const print = () => window.print()
         <StepList :steps="view.detail.value?.steps ?? []" brief />
       </section>
     </div>
+    <ForWhoDecides v-if="view.post.value?.duties.includes('load-bearing')" />
     <section v-if="view.assumed.value.length" class="soft">
       <h2>Assumed</h2>
       <ul class="assumed">
