@@ -11,6 +11,8 @@ const view = useJobView()
 const preferences = usePreferencesStore()
 const diagnosis = computed(() => view.postPlan.value!.diagnosis)
 const cleared = computed(() => view.post.value!.judgement?.cleared)
+/** Whoever is licensed and has said what is to be done has it in hand. */
+const licensed = computed(() => view.post.value!.repair?.licensed?.name)
 const form = useForm({
   initialValues: { note: '' },
   validationSchema: object({ note: string().trim().required('Say who was asked, or what was done.') }),
@@ -34,6 +36,7 @@ const takeBack = () => session.edit([{ name: 'setJudgement', ...view.address.val
       >: {{ cleared.note }}
       <v-btn variant="text" @click="takeBack">Take it back</v-btn>
     </p>
+    <p v-else-if="licensed" class="in-hand">In hand: {{ licensed }} decides.</p>
     <form v-else class="row" novalidate @submit.prevent="clear">
       <v-text-field v-model="note" label="It is in hand, because" :error-messages="form.errors.value.note" />
       <v-btn type="submit">Go on</v-btn>

@@ -3,7 +3,8 @@ import type { Segment } from '../ground/profile'
 import { widthFor } from '../concrete/cover'
 import type { HOLE_SHAPES } from '../document/vocabulary'
 import type { Hole } from '../document/job'
-import { tidy } from '../numeric/rounding'
+import { roundUpTo, tidy } from '../numeric/rounding'
+import { WORKING_STEP } from '../units/step'
 import type { Metres } from '../units/types'
 import type { PostContext } from './context'
 import { box, heightOf, type Matter, type Solid } from './solids'
@@ -59,7 +60,8 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
   const { post, tables, soil } = context
   const chosen = chosenHole(post, method)
   const { along, across } = wish.stands ?? context
-  const stoneBed = chosen.stoneBed ?? wish.stoneBed ?? tables.defaults.stoneBed
+  const bed = wish.stoneBed ?? tables.defaults.stoneBed
+  const stoneBed = chosen.stoneBed ?? roundUpTo(bed, WORKING_STEP[tables.units])
   const fillTop = chosen.fillTop ?? wish.fillTop ?? tables.defaults.fillTop
   const shape = chosen.shape ?? 'round'
   const least = widthFor(along, across, shape)

@@ -168,7 +168,7 @@ test('a fixing that does not fit is refused by how much, and one that does is bo
   await expect(page.getByText('A bolt wants a hand on both sides: a screw here.')).toBeVisible()
   await page.getByRole('group', { name: 'Kind of fixing' }).getByRole('button', { name: 'screw' }).click()
   await type('Hole that it goes through, mm', '11')
-  await type('Long, under its head, mm', '160')
+  await type('Long, under its head, mm', '180')
   await page.getByLabel('Hot-dip galvanised or stainless').check()
   await expect(page.getByText('It fits.')).toBeVisible()
   await expect(page.getByText('Bore 6 mm first. Socket 16 mm.')).toBeVisible()

@@ -1,5 +1,7 @@
 import { row } from '../../tables/tables'
 import type { Newtons } from '../../units/types'
+import { roundUpTo } from '../../numeric/rounding'
+import { WORKING_STEP } from '../../units/step'
 import type { PostContext } from '../context'
 import type { DesignedHole } from '../hole'
 import {
@@ -60,7 +62,7 @@ export const raisePier: RepairMethod = {
 /** The old pier cast up: as wide as it is, from its head to over the ground. */
 function headOf(context: PostContext): DesignedHole {
   const { diameter = 0.3, top = 0 } = oldBlock(context) ?? {}
-  const depth = Math.max(LEAST_DIG, top)
+  const depth = Math.max(roundUpTo(LEAST_DIG, WORKING_STEP[context.tables.units]), top)
   return { shape: 'round', diameter, depth, stoneBed: 0, fillTop: -PIER_ABOVE, footingBottom: depth, rule: 'old-pier' }
 }
 
