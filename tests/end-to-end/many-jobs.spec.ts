@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { answer, expectSaved, importJob, open, trialJob } from './steps'
+import { answer, expectSaved, importJob, open, searchJobs, trialJob } from './steps'
 
 /* Several jobs in one sitting: each shows itself, and what was entered in it arrives in it. */
 
@@ -7,7 +7,7 @@ const DEMO = ['Bank side after the March storm', 'Lane side, small footings', 'C
 
 /** Of many jobs one is looked for. */
 async function openByClick(page: Page, name: string): Promise<void> {
-  await page.getByLabel('Search the jobs').fill(name)
+  await searchJobs(page, name)
   await page
     .getByRole('main')
     .getByRole('link', { name: new RegExp(`^${name}`) })

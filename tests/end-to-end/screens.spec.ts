@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { expectUsable, importJob, open, trialJob } from './steps'
+import { expectUsable, importJob, open, searchJobs, trialJob } from './steps'
 
 const SIZES = [
   { width: 1280, height: 800 },
@@ -85,7 +85,7 @@ test('a job is made from nothing, and its fields say what is wrong', async ({ pa
 test('a job is put away, found among those put away, and brought back', async ({ page, request }) => {
   const id = await importJob(request, trialJob('Nobody wants this one'))
   await open(page, '/')
-  await page.getByLabel('Search the jobs').fill('Nobody wants')
+  await searchJobs(page, 'Nobody wants')
   const entry = page.getByRole('link', { name: /Nobody wants this one/ })
   await expect(entry).toBeVisible()
   await page.getByRole('button', { name: 'Put Nobody wants this one away' }).click()

@@ -55,6 +55,12 @@ export async function expectSaved(page: Page): Promise<void> {
   await expect(saveSign(page)).toHaveText('all saved')
 }
 
+/** Searches the jobs, until the list has nothing else left: what moves under the mouse is not hit. */
+export async function searchJobs(page: Page, words: string): Promise<void> {
+  await page.getByLabel('Search the jobs').fill(words)
+  await expect(page.getByRole('main').getByRole('link').filter({ hasNotText: words })).toHaveCount(0)
+}
+
 /** Tabs until the named control has the focus. */
 export async function tabTo(page: Page, name: string | RegExp, { back = false } = {}): Promise<void> {
   for (let presses = 0; presses < 90; presses++) {
