@@ -10,7 +10,7 @@ import { useFixing } from './useFixing'
 /** Does the fixing out of the box fit, and what is bored and turned for it. */
 const { method } = defineProps<{ method: MethodPlan }>()
 const preferences = usePreferencesStore()
-const { fixing, part, wood, isHarsh, fit, cut, set } = useFixing(() => method)
+const { fixing, place, fit, cut, set } = useFixing(() => method)
 const KINDS = [
   { value: 'bolt', words: 'bolt' },
   { value: 'screw', words: 'screw' },
@@ -37,9 +37,7 @@ const turned = computed(() => {
 
 <template>
   <div>
-    <p class="soft">
-      Through a {{ part.name }} of {{ small(part.thickness) }} into a post of {{ small(wood.across) }}.
-    </p>
+    <p class="soft">Through a {{ place.name }} of {{ small(place.part) }} into a post of {{ small(place.wood) }}.</p>
     <ChoiceBar v-model="fixing.kind" label="Kind of fixing" :choices="KINDS" />
     <div class="field-grid">
       <QuantityField
@@ -52,7 +50,12 @@ const turned = computed(() => {
       />
     </div>
     <v-checkbox v-model="fixing.isOneSided" label="Only this side can be reached" hide-details />
-    <v-checkbox v-if="isHarsh" v-model="fixing.isRustproof" label="Hot-dip galvanised or stainless" hide-details />
+    <v-checkbox
+      v-if="place.isHarsh"
+      v-model="fixing.isRustproof"
+      label="Hot-dip galvanised or stainless"
+      hide-details
+    />
     <div role="status">
       <template v-if="fit">
         <p v-if="fit.fits"><strong>It fits.</strong></p>

@@ -1,10 +1,9 @@
 import { computed, reactive } from 'vue'
 import { InputError } from '~~/core/errors'
 import { fixingFit, sawFaces, type FixingFit } from '~~/core/repair/fixingFit'
-import { row } from '~~/core/tables/tables'
+import { placeOnPost } from '~~/core/repair/fixingPlace'
 import { sectionSize } from '~~/core/timber/section'
 import type { MethodPlan } from '~~/core/plan/types'
-import type { SpurPart } from '~~/core/tables/parts'
 import { useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 
@@ -22,39 +21,22 @@ export function useFixing(method: () => MethodPlan) {
     isOneSided: false,
     isRustproof: false,
   })
-  /** What it goes through: the spur, where there is one; else a plate of no thickness to speak of. */
-  const part = computed(() => {
-    const spur = method().parts.find(({ kind }) => kind === 'spur')
-    if (!spur) return { name: 'plate', thickness: PLATE }
-    const { size } = row(view.tables.value.parts.lists.spur.rows as readonly SpurPart[], spur.key)
-    return { name: 'spur', thickness: size }
-  })
-  const wood = computed(() => sectionSize(view.post.value!.section))
-  const isHarsh = computed(
-    () => view.post.value!.material === 'treated-softwood' || view.site.value?.exposure === 'waterside',
-  )
+  const place = computed(() => placeOnPost(view.post.value!, view.site.value!, method().parts, view.tables.value))
 
   const fit = computed<FixingFit | undefined>(() => {
     const { kind, diameter, length, hole, washer, isOneSided, isRustproof } = fixing
     if (diameter === undefined || length === undefined || hole === undefined) return undefined
-    const place = {
-      hole,
-      part: part.value.thickness,
-      wood: wood.value.across,
-      isHard: view.post.value!.material === 'oak',
-      isHarsh: isHarsh.value,
-      isOneSided,
-    }
     const coating = isRustproof ? 'hot-dip' : 'plated'
     return fixingFit(
-      place,
+      { ...place.value, hole, isOneSided },
       { kind, diameter, length, coating, ...(washer === undefined ? {} : { washer }) },
       preferences.measures,
     )
   })
   const cut = computed(() => {
     if (fixing.blade === undefined) return ''
-    const faces = sawFaces(fixing.blade, wood.value.along, wood.value.across)
+    const { along, across } = sectionSize(view.post.value!.section)
+    const faces = sawFaces(fixing.blade, along, across)
     if (faces === null) return 'The saw does not meet in the middle: finish by hand.'
     return faces === 1 ? 'The saw goes through in one cut.' : 'Cut from both faces: the saw meets in the middle.'
   })
@@ -69,11 +51,10 @@ export function useFixing(method: () => MethodPlan) {
     fixing[key] = value ?? undefined
     return undefined
   }
-  return { fixing, part, wood, isHarsh, fit, cut, set }
+  return { fixing, place, fit, cut, set }
 }
 
-/** A plate or an angle, m. */
-const PLATE = 0.005
+/** Sizes that fixings and saws have, m. */
 const RANGES = {
   diameter: [0.003, 0.03],
   length: [0.02, 0.5],

@@ -23,6 +23,10 @@ export function useWhatIfs() {
     if (!job || post === undefined) return
     const mine = new Worker(new URL('./choiceWorker.ts', import.meta.url), { type: 'module' })
     worker = mine
+    mine.onerror = () => {
+      failure.value = 'It could not be worked out on this device.'
+      stop()
+    }
     try {
       const answer = await wrap<ChoiceWork>(mine).whatIfs(toRaw(job), post, toRaw(view.tables.value))
       if (worker === mine) found.value = answer ?? []
