@@ -25,14 +25,23 @@ const FEET = 'feet-inches'
 
 /* Working values; the maker's figure replaces them. */
 
+const spur75 = { size: 0.075, length: 1, momentCapacity: 900, mass: 14, lowerFixing: 0.2, upperFixing: 0.42 }
+const spur100 = { size: 0.1, length: 1.2, momentCapacity: 2_000, mass: 29, lowerFixing: 0.22, upperFixing: 0.52 }
+const spur3in = { size: 3 * INCH, length: 40 * INCH, momentCapacity: 900, mass: 14, lowerFixing: 8 * INCH, upperFixing: 17 * INCH }
+const spur4in = { size: 4 * INCH, length: 4 * FOOT, momentCapacity: 2_000, mass: 30, lowerFixing: 9 * INCH, upperFixing: 20 * INCH }
+
 const spur: PartList<SpurPart> = {
   name: 'Spur',
   rows: [
-    { key: 'spur-75', name: '75 mm spur, 1.0 m', soldIn: 'metric', size: 0.075, length: 1, momentCapacity: 900, mass: 14, lowerFixing: 0.2, upperFixing: 0.42 },
-    { key: 'spur-100', name: '100 mm spur, 1.2 m', soldIn: 'metric', size: 0.1, length: 1.2, momentCapacity: 2_000, mass: 29, lowerFixing: 0.22, upperFixing: 0.52 },
+    { key: 'spur-75', name: '75 mm spur, 1.0 m', soldIn: 'metric', ...spur75 },
+    { key: 'spur-100', name: '100 mm spur, 1.2 m', soldIn: 'metric', ...spur100 },
+    { key: 'spur-75-pair', name: 'pair of 75 mm spurs, 1.0 m, one on each face', soldIn: 'metric', isPair: true, ...spur75 },
+    { key: 'spur-100-pair', name: 'pair of 100 mm spurs, 1.2 m, one on each face', soldIn: 'metric', isPair: true, ...spur100 },
     // The same spurs in a market of feet and inches.
-    { key: 'spur-3in', name: '3 in spur, 3 ft 4 in', soldIn: FEET, size: 3 * INCH, length: 40 * INCH, momentCapacity: 900, mass: 14, lowerFixing: 8 * INCH, upperFixing: 17 * INCH },
-    { key: 'spur-4in', name: '4 in spur, 4 ft', soldIn: FEET, size: 4 * INCH, length: 4 * FOOT, momentCapacity: 2_000, mass: 30, lowerFixing: 9 * INCH, upperFixing: 20 * INCH },
+    { key: 'spur-3in', name: '3 in spur, 3 ft 4 in', soldIn: FEET, ...spur3in },
+    { key: 'spur-4in', name: '4 in spur, 4 ft', soldIn: FEET, ...spur4in },
+    { key: 'spur-3in-pair', name: 'pair of 3 in spurs, 3 ft 4 in, one on each face', soldIn: FEET, isPair: true, ...spur3in },
+    { key: 'spur-4in-pair', name: 'pair of 4 in spurs, 4 ft, one on each face', soldIn: FEET, isPair: true, ...spur4in },
   ],
 }
 

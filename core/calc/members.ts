@@ -1,6 +1,7 @@
 import { anchorTension, concreteBreakout, thinnestSlab } from '../repair/members/basePlate'
 import { formUplift, pierBearing } from '../repair/members/pier'
 import { sleevePlay } from '../repair/members/sleeve'
+import { beam } from '../timber/beam'
 import { fixingFit } from '../repair/fixingFit'
 import { measuresIn } from '../units/quantity'
 import { calculation } from './calculation'
@@ -71,6 +72,27 @@ export const fixingFitCalculation = calculation({
     const fixing = { kind, diameter, length, washer, isSelfDrilling, ...(coating ? { coating } : {}) }
     return { ...fixingFit(place, fixing, measuresIn(tables.units)) }
   },
+})
+
+export const beamCalculation = calculation({
+  name: 'beam',
+  says: 'how far a beam over posts sags, whether it holds, and how many posts it wants between',
+  inputs: {
+    load: quantity(0, 1e5, 'N/m'),
+    width: quantity(0.01, 1, 'm'),
+    depth: quantity(0.01, 1.5, 'm'),
+    span: quantity(0.1, 20, 'm'),
+    bending: optional(quantity(1e5, 1e9, 'Pa'), 7e6),
+    stiffness: optional(quantity(1e8, 1e12, 'Pa'), 8e9),
+  },
+  outputs: {
+    sag: 'm',
+    stress: 'Pa',
+    holds: 'true or false, in bending',
+    onPost: 'N on a post between two such spans',
+    postsToAdd: 'whole posts, evenly between',
+  },
+  run: ({ width, depth, ...rest }) => ({ ...beam({ ...rest, section: { width, depth } }) }),
 })
 
 export const pierCalculation = calculation({

@@ -17,7 +17,13 @@ import {
   momentRotationCalculation,
   postInGround,
 } from './ground'
-import { basePlateCalculation, fixingFitCalculation, pierCalculation, sleevePlayCalculation } from './members'
+import {
+  basePlateCalculation,
+  beamCalculation,
+  fixingFitCalculation,
+  pierCalculation,
+  sleevePlayCalculation,
+} from './members'
 import {
   gateOpeningCalculation,
   lean,
@@ -48,6 +54,7 @@ export const calculations: readonly Calculation[] = [
   sleevePlayCalculation,
   basePlateCalculation,
   pierCalculation,
+  beamCalculation,
   fixingFitCalculation,
   lean,
   stringLineCalculation,

@@ -86,17 +86,25 @@ const ABRAMS_BASE = 8
  * @param concrete wanted, m³, > 0
  * @source yields and water are working values of the mix; strength after Abrams,
  *   f = class · 8^(−Δ(w/c))
+ * @param holes that are filled alike with it
  * @example 36.41 L in post-mix-20, water first in a round 0.300 × 0.600 hole:
  *   3.64 bags, 12.14 L by the rule where whole bags want 11.2 L
  */
-export function bagOrder(concrete: CubicMetres, mix: Mix, filling: Filling, hole: HoleShape, post?: Section): BagOrder {
+export function bagOrder(
+  concrete: CubicMetres,
+  mix: Mix,
+  filling: Filling,
+  hole: HoleShape,
+  post?: Section,
+  holes = 1,
+): BagOrder {
   if (filling.water === 'none') throw new InputError('filling', filling.key, 'a filling that uses concrete')
   if (!takesFilling(mix, filling)) {
     throw new InputError('filling', filling.key, `one that ${mix.name} can take: it must be mixed`)
   }
   switch (mix.supply) {
     case 'bag':
-      return baggedOrder(concrete, mix, filling, hole, post)
+      return baggedOrder(concrete, mix, filling, () => thirdOfHole(hole, post) * holes)
     case 'batch':
       return batchedOrder(concrete, mix)
     case 'lorry':
@@ -104,17 +112,11 @@ export function bagOrder(concrete: CubicMetres, mix: Mix, filling: Filling, hole
   }
 }
 
-function baggedOrder(
-  concrete: CubicMetres,
-  mix: BaggedMix,
-  filling: Filling,
-  hole: HoleShape,
-  post: Section | undefined,
-): BagOrder {
+function baggedOrder(concrete: CubicMetres, mix: BaggedMix, filling: Filling, third: () => CubicMetres): BagOrder {
   const exactCount = concrete / mix.yields
   const count = wholeBags(exactCount)
   const water = count * (filling.water === 'on-top' ? mix.waterOnTop! : mix.waterMixed)
-  const ruleWater = filling.water === 'third-of-hole' ? thirdOfHole(hole, post) : water
+  const ruleWater = filling.water === 'third-of-hole' ? third() : water
   const extra = count > 0 ? (ruleWater - water) / count : 0
   const short = exactCount > count + 1e-9 ? { short: (exactCount - count) * mix.yields } : {}
   return { count, exactCount, ...short, water, ruleWater, strength: strengthWithWater(mix, extra) }

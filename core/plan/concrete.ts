@@ -42,19 +42,21 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   })
   // Beside an old block the room is what was taken out of it: nothing is dug for it.
   const isInHole = fill.room === undefined
-  const concrete = fill.room ?? ofHole.concrete
-  const order = bagOrder(concrete, mix, filling, shape, section)
+  const holes = fill.times ?? 1
+  const concrete = holes * (fill.room ?? ofHole.concrete)
+  const order = bagOrder(concrete, mix, filling, shape, section, holes)
   const { along, across } = section ? sectionSize(section) : { along: 0, across: 0 }
   const cover = coverOf(diameter, along, across, fill.castIn?.isConcrete ? 'square' : hole.shape)
   const old = earthwork!.oldConcrete ?? 0
   return {
-    hole: isInHole ? ofHole.hole : 0,
+    ...(holes > 1 ? { holes } : {}),
+    hole: isInHole ? holes * ofHole.hole : 0,
     concrete,
-    stone: ofHole.stone,
-    spoil: isInHole ? ofHole.spoil : 0,
-    topping: ofHole.topping,
-    solids: ofHole.solids,
-    void: ofHole.void,
+    stone: holes * ofHole.stone,
+    spoil: isInHole ? holes * ofHole.spoil : 0,
+    topping: holes * ofHole.topping,
+    solids: holes * ofHole.solids,
+    void: holes * ofHole.void,
     mix: mix.key,
     filling: filling.key,
     overdig: over,

@@ -100,6 +100,7 @@ const hole = object({
 })
 
 const concrete = object({
+  'holes?': number('so many alike, all counted; one when absent'),
   hole: number('m³ dug'),
   concrete: number('m³'),
   stone: number('m³'),

@@ -167,3 +167,10 @@ it('a fill above the ground and a post that is hardly in it still have a plan', 
   expect(recast.allowed).toBe(false)
   expect(recast.hole!.footingBottom).toBeGreaterThan(0.1)
 })
+
+it('a new post for rails in mortises is measured off the old one first', () => {
+  const said = (kind: Line['kind']) =>
+    middle({}, { kind }).methods.find(({ method }) => method === 'new-post-concrete')!.cautions
+  expect(said('post-and-rail').join()).toContain('mortises')
+  expect(said('close-boarded').join()).not.toContain('mortises')
+})

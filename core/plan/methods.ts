@@ -131,13 +131,21 @@ function planMethod(
     parts: [...design.parts],
     newPost: design.newPost && postToBuy(design.newPost.length, context),
     minutes: workMinutes(workOf(method, design, context, concrete, packed), tables.parts.rates),
-    cautions: [...cautions, ...(design.cautions ?? []), ...(concrete?.warnings ?? [])],
+    cautions: [
+      ...cautions,
+      ...(design.cautions ?? []),
+      ...(design.newPost && context.line.kind === 'post-and-rail' ? [MORTISES] : []),
+      ...(concrete?.warnings ?? []),
+    ],
     leavesUnsolved,
     wastes,
     comesOut,
     unsuited,
   }
 }
+
+const MORTISES =
+  'Where the rails run in mortises: measure the height and the size of each hole on the old post before a new one is bought.'
 
 /** The shortest stick that does; none where it is longer than any that is sold. */
 function postToBuy(length: Metres, { post, tables }: PostContext): NonNullable<MethodPlan['newPost']> {

@@ -149,6 +149,8 @@ export interface PackedPlan {
 }
 
 export interface ConcretePlan extends HoleVolumes {
+  /** So many holes alike, all of them counted; one when absent. */
+  holes?: number
   mix: string
   filling: string
   overdig: number

@@ -26,13 +26,14 @@ export function placeOnPost(
   { parts: { lists } }: Tables,
 ): PlaceOnPost {
   const keyOf = (wanted: string) => parts.find(({ kind }) => kind === wanted)?.key
-  const [spur, rail] = [keyOf('spur'), keyOf('rail')]
+  const [spurKey, rail] = [keyOf('spur'), keyOf('rail')]
+  const spur = spurKey === undefined ? undefined : row(lists.spur.rows as readonly SpurPart[], spurKey)
   return {
     wood: sectionSize(post.section).across,
     isHard: post.material === 'oak',
     isHarsh: post.material === 'treated-softwood' || exposure === 'waterside',
     ...(spur !== undefined
-      ? { name: 'spur', part: row(lists.spur.rows as readonly SpurPart[], spur).size }
+      ? { name: 'spur', part: spur.size * (spur.isPair ? 2 : 1) }
       : rail !== undefined
         ? { name: 'rail', part: thinner(row(lists.rail.rows as readonly TimberPart[], rail)) }
         : { name: 'plate', part: PLATE }),

@@ -40,6 +40,8 @@ export interface Fill {
   leftBy?: RoundVoid
   /** Room that is left to fill where it is not the hole's own, m³: beside an old block. */
   room?: CubicMetres
+  /** So many holes alike, dug and filled the same; one when absent. */
+  times?: number
 }
 
 export interface Earthwork {

@@ -22,6 +22,8 @@ export interface SpurPart extends PartRow {
   /** Fixings above ground, m. */
   lowerFixing: Metres
   upperFixing: Metres
+  /** Two of them, one on each face of the post, bolted through; one when absent. */
+  isPair?: true
 }
 
 export type FixingPart = PartRow &

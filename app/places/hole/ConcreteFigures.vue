@@ -31,7 +31,8 @@ const water = computed(() => waterWords(mix.value, filling.value, concrete.bags,
     </p>
   </div>
   <p>
-    {{ measures.volume(concrete.concrete) }} of concrete with {{ Math.round(concrete.overdig * 100) }} %
+    <template v-if="concrete.holes">{{ concrete.holes }} holes alike: </template
+    >{{ measures.volume(concrete.concrete) }} of concrete with {{ Math.round(concrete.overdig * 100) }} %
     over-dig<template v-if="mix.supply === 'bag'">, {{ concrete.bags.exactCount.toFixed(2) }} bags</template>.
     {{ water }}
     <template v-if="concrete.bags.short"

@@ -1,4 +1,5 @@
 import type { Metres } from '../../units/types'
+import type { PostContext } from '../context'
 import { commonRefusals, methodRow, type RepairMethod } from '../method'
 import { isBroken, leanOf, softAtGround, standardFootingLink, standingFootingLink, standingPostLink } from '../standing'
 
@@ -46,11 +47,26 @@ export const braceAndResettle: RepairMethod = {
       parts: [],
       stands: () => [],
       cautions: [
+        ...braceForce(context),
         ...(measured ? [] : ['Its footing is not measured: a common one is counted.']),
         'It leans again where what pushed it goes on.',
       ],
     }
   },
+}
+
+/**
+ * Load at which the ground lets the footing turn, by the bare formulas: the brace needs no more, and what it still
+ * carries when it has stood overnight is what comes back.
+ */
+function braceForce(context: PostContext): string[] {
+  const footing = standingFootingLink(context) ?? standardFootingLink(context)
+  const { says, wind } = context
+  if (!footing?.over) return []
+  const most = `${says.force(footing.over)} at ${says.length(wind.height)} up`
+  return [
+    `It turns at ${most} at most. Read the pull before the brace is set and again before it comes off: what it still carries then is what comes back.`,
+  ]
 }
 
 const ONLY_IF: Partial<Record<string, string>> = {

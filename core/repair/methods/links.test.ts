@@ -198,4 +198,23 @@ describe('worked a second time', () => {
     // 1800 · 0.42^1.5 · (6/25.4)^0.75 = 166.0 lb an inch; 55 mm of thread 1.599 kN, × 1.6 × 0.7, × 3 when it draws.
     same(link('rail-fixings').over, at((166 * 4.448_22 * (55 / 25.4) * 1.6 * 0.7 * 3 * 6) / 0.5))
   })
+  it('a pair of spurs: twice the steel and the fixings, 1.2 times the ground, twice the concrete', () => {
+    const post: Partial<Post> = { footing: undefined }
+    const [one, two] = ['spur-100', 'spur-100-pair'].map((spur) =>
+      planned({ method: 'repair-spur', post: { ...post, repair: { parts: { spur } } } }),
+    )
+    // 2 kN m, and six tenths over it, of each.
+    same(two!.link('spur').over, two!.at((2 * 1.6 * 2_000) / two!.height))
+    same(two!.link('upper-fixing').over, one!.link('upper-fixing').over! * Math.SQRT2)
+    same(two!.link('footing').code, one!.link('footing').code! * Math.sqrt(1.2))
+    expect(two!.method.concrete!.concrete).toBeCloseTo(2 * one!.method.concrete!.concrete, 12)
+    expect(two!.method.concrete!.holes).toBe(2)
+    expect(two!.method.minutes).toBeGreaterThan(one!.method.minutes)
+    expect(one!.method.cautions.join()).toContain('on each face')
+    const clear = planned({
+      method: 'repair-spur',
+      post: { ...post, clearFaces: 'one', repair: { parts: { spur: 'spur-100-pair' } } },
+    })
+    expect(clear.method.reasons.join()).toContain('stands on both')
+  })
 })

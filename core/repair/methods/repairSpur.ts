@@ -20,6 +20,7 @@ import {
   type RepairMethod,
 } from '../method'
 import { box, heightOf, type Solid } from '../solids'
+import { HOLDS, shareOfTargets } from '../targets'
 import { buriedDepth, footingSolids, goneSolids, isOnPlate, oldBlock, oldConcreteVolume } from '../standing'
 
 const key = 'repair-spur'
@@ -29,6 +30,13 @@ const SOFT_AT_FIXINGS: Metres = 0.003
 const OLD_SHARE = 1 / 3
 /** Wind below the upper fixing does not bend the post there, m. */
 const LEAST_ARM: Metres = 0.05
+/**
+ * Two spurs stand one behind the other in the push of the wind, and the second works in the first one's shadow.
+ *
+ * @source AASHTO LRFD Bridge Design Specifications, Table 10.7.2.4-1: rows in line three widths apart bear 0.80 and 0.40
+ *   of their own
+ */
+const IN_LINE = 0.8 + 0.4
 /** The post is cut back to this height, m. */
 const CUT_BACK: Metres = 0.04
 
@@ -49,10 +57,14 @@ export const repairSpur: RepairMethod = {
     if (line.kind === 'single') reasons.push('A post that carries no fence is changed whole with less work.')
     return reasons
   },
-  /** The shortest spur first: what is longer is dug deeper and carried. The fixing is the usual one, or what was chosen. */
+  /**
+   * The shortest spur first: what is longer is dug deeper and carried. The fixing is the usual one, or what was chosen.
+   * A pair is dug twice and takes both faces: nobody is offered one before a new post, whoever wants it chooses it.
+   */
   variants(context) {
     const { spur, fixing } = context.tables.parts.lists
-    const spurs = chosenOr(context, 'spur', soldHere(context, spur.rows))
+    const single = soldHere(context, spur.rows).filter(({ isPair }) => !isPair)
+    const spurs = chosenOr(context, 'spur', single)
     const usual = chosenPart(context, 'fixing', soldHere(context, fixing.rows)[0]!.key)
     return spurs.map((each) => ({ spur: each, fixing: usual }))
   },
@@ -69,19 +81,21 @@ export const repairSpur: RepairMethod = {
     const old = oldBlock(context)
     const left = boredThrough(post.section, fixing.diameter)
     const arm = Math.max(LEAST_ARM, wind.height - spur.upperFixing)
+    const links = [
+      ...fixingLinks(context, spur, fixing),
+      context.links.proportional('spur', 'the spur at the ground', spurBending(spur, wind.height)),
+      context.links.bent('post', 'the post at the upper fixing', left, material, arm),
+      context.ground('footing', 'the spur in the ground', bearingOf(hole, spur, old)),
+    ]
     return {
-      links: [
-        ...fixingLinks(context, spur, fixing),
-        context.links.proportional('spur', 'the spur at the ground', spurBending(spur, wind.height)),
-        context.links.bent('post', 'the post at the upper fixing', left, material, arm),
-        context.ground('footing', 'the spur in the ground', bearingOf(hole, spur, old)),
-      ],
+      links,
       earthwork: {
         holes: [hole],
         fills: [
           {
             kind: 'concrete',
             hole: 0,
+            ...(spur.isPair ? { times: 2 } : {}),
             castIn: {
               section: { shape: 'rectangle', ...size },
               foot: Math.min(spur.length / 2, hole.footingBottom),
@@ -90,14 +104,18 @@ export const repairSpur: RepairMethod = {
             ...(old ? { room: roomBesideOld(context, old, spur, hole) } : {}),
           },
         ],
-        oldConcrete: oldConcreteVolume(context) * OLD_SHARE,
+        oldConcrete: oldConcreteVolume(context) * OLD_SHARE * spursIn(spur),
       },
       parts: [
         { kind: 'spur', key: spur.key, count: 1 },
-        { kind: 'fixing', key: fixing.key, count: 2 },
+        // Bolts go through both of a pair, screws into each.
+        { kind: 'fixing', key: fixing.key, count: fixing.kind === 'bolt' ? 2 : 2 * spursIn(spur) },
       ],
       stands: () => standsOf(context, spur, hole),
-      cautions: [`The spur weighs about ${context.says.mass(spur.mass)}.`],
+      cautions: [
+        `${spur.isPair ? 'Each spur' : 'The spur'} weighs about ${context.says.mass(spur.mass)}.`,
+        ...(spur.isPair ? [PAIR] : shareOfTargets(context, links) < HOLDS ? [UNDER] : []),
+      ],
       skips: oldOutSteps(context),
     }
   },
@@ -106,6 +124,8 @@ export const repairSpur: RepairMethod = {
     const reasons: string[] = []
     const spur = row(tables.parts.lists.spur.rows, parts.find(({ kind }) => kind === 'spur')!.key)
     const half = spur.length / 2
+    if (spur.isPair && context.post.clearFaces === 'one')
+      reasons.push('One of its faces must stay clear: a pair of spurs stands on both.')
     if (half < context.site.frostDepth)
       reasons.push(
         `Half the spur, ${says.length(half)}, is not below the frost at ${says.length(context.site.frostDepth)}.`,
@@ -114,6 +134,9 @@ export const repairSpur: RepairMethod = {
     return verdictOf(reasons)
   },
 }
+
+const PAIR = 'The second spur needs the other face free of rails and boards, and a hole of its own.'
+const UNDER = 'Under the target by itself: a longer spur, a spur on each face, or a new post holds more.'
 
 function partsOf({ tables }: PostContext, { spur, fixing }: Readonly<Record<string, string>>) {
   const { lists } = tables.parts
@@ -128,8 +151,12 @@ function chosenOr(context: PostContext, kind: string, rows: readonly { key: stri
 
 /** Cast into the gap of an old block the two bear as one, as wide as the block was and as deep as the spur stands. */
 function bearingOf(hole: DesignedHole, spur: SpurPart, old: RoundVoid | undefined): Segment[] {
-  return holeSegments(old ? { ...hole, diameter: old.diameter } : hole, spur.size)
+  if (old) return holeSegments({ ...hole, diameter: old.diameter }, spur.size)
+  const inLine = spur.isPair ? IN_LINE : 1
+  return holeSegments(hole, spur.size * inLine, inLine)
 }
+
+const spursIn = ({ isPair }: SpurPart): 1 | 2 => (isPair ? 2 : 1)
 
 /**
  * Concrete beside an old block: the third of it that comes out and the stump's void, less the spur.
@@ -142,11 +169,12 @@ export function roomBesideOld(context: PostContext, old: RoundVoid, spur: SpurPa
   return oldConcreteVolume(context) * OLD_SHARE + stump - standing
 }
 
-/** A square spur bends about both axes at once. */
+/** A square spur bends about both axes at once; of a pair each takes half. */
 function spurBending(spur: SpurPart, arm: Metres): ProportionalPart {
+  const code = spur.momentCapacity * spursIn(spur)
   return {
-    code: spur.momentCapacity,
-    over: spur.momentCapacity * OVER_CODE,
+    code,
+    over: code * OVER_CODE,
     perNewton: arm,
     used: ({ across, along }) => across.moment + along.moment,
   }
@@ -159,7 +187,9 @@ function spurBending(spur: SpurPart, arm: Metres): ProportionalPart {
  * @source equilibrium of the post above its cut: (M − F z) over the distance of the fixings
  */
 function fixingLinks({ links, material, wind }: PostContext, spur: SpurPart, fixing: FixingPart): LinkCapacity[] {
-  const tension = fixingTension(fixing, material)
+  const one = fixingTension(fixing, material)
+  // Of a pair one is pulled and the other pushed: each fixing has half.
+  const tension = { code: one.code * spursIn(spur), over: one.over * spursIn(spur) }
   const { lowerFixing, upperFixing } = spur
   const shares = fixingShares(wind.height, lowerFixing, upperFixing)
   const apart = upperFixing - lowerFixing
