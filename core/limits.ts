@@ -18,6 +18,10 @@ export const LIMITS = {
   commandsInBatch: 500,
   obstacles: 100,
   segments: 20,
+  layers: 8,
+  /** Of one post: pulls, and things met in its hole. */
+  pulls: 20,
+  met: 20,
 } as const
 
 /** Largest files, bytes. */

@@ -1,4 +1,7 @@
+import { InputError } from '../errors'
+import type { Ground } from '../ground/strata'
 import { LIMITS } from '../limits'
+import type { Tables } from '../tables/tables'
 import { codeDepth, codeForce } from '../ground/code'
 import { momentRotation } from '../ground/curves'
 import { findHole } from '../ground/holeFinder'
@@ -29,9 +32,13 @@ export const codeForceCalculation = calculation({
   run: ({ depth, ...post }) => ({ force: codeForce(depth, post) }),
 })
 
-const buriedPost = {
+const layer = { bottom: quantity(0.01, 20, 'm'), soil: soilKey, saturated: optional(flag()) }
+
+/** A post in its ground: of one soil, or in layers. */
+export const buriedPost = {
   soil: soilKey,
   saturated: optional(flag(), false),
+  layers: optional(listOf(group(layer), LIMITS.layers)),
   ignoredTop: optional(quantity(0, 2, 'm'), 0),
   segments: listOf(
     group({ top: quantity(0, 5, 'm'), bottom: quantity(0.05, 5, 'm'), width: quantity(0.02, 3, 'm') }),
@@ -39,6 +46,31 @@ const buriedPost = {
   ),
   cohesion: optional(quantity(0, 1e5, 'Pa'), 0),
   height: quantity(0, 10, 'm'),
+}
+
+interface GivenGround {
+  soil: string
+  saturated: boolean
+  cohesion: number
+  layers?: readonly { bottom: number; soil: string; saturated?: boolean }[] | undefined
+}
+
+/** @throws InputError for a soil that has no figure, and for layers that do not go down */
+export function groundOf({ soil, saturated, cohesion, layers }: GivenGround, tables: Tables): Ground {
+  const plain = { soil: soilWithFigures(soil, tables), saturated, cohesion }
+  if (!layers || layers.length === 0) return plain
+  const upwards = layers.findIndex(({ bottom }, i) => bottom <= (layers[i - 1]?.bottom ?? 0))
+  if (upwards >= 0)
+    throw new InputError(`layers[${upwards}].bottom`, layers[upwards]!.bottom, 'deeper than the layer above ends')
+  return {
+    ...plain,
+    layers: layers.map((each) => ({
+      bottom: each.bottom,
+      soil: soilWithFigures(each.soil, tables),
+      saturated: each.saturated ?? saturated,
+      cohesion,
+    })),
+  }
 }
 
 export const postInGround = calculation({
@@ -58,8 +90,8 @@ export const postInGround = calculation({
     rotation: 'rad, with force',
     residual: 'rad, with force',
   },
-  run({ soil, force, tolerance, ...rest }, tables) {
-    const post = { ...rest, soil: soilWithFigures(soil, tables) }
+  run({ force, tolerance, height, segments, ignoredTop, ...ground }, tables) {
+    const post = { height, segments, ignoredTop, ...groundOf(ground, tables) }
     const capacity = groundCapacity(post, tolerance)
     if (force === undefined) return { ...capacity }
     const response = groundResponse(post, force)
@@ -72,8 +104,8 @@ export const momentRotationCalculation = calculation({
   says: 'moment against rotation, and the rotation that stays, from rest to nearly the limit',
   inputs: { ...buriedPost, points: optional(quantity(2, 500), 40) },
   outputs: { points: 'list of { force N, moment N m, rotation rad, residual rad }' },
-  run: ({ soil, points, ...rest }, tables) => ({
-    points: momentRotation({ ...rest, soil: soilWithFigures(soil, tables) }, Math.round(points)),
+  run: ({ points, height, segments, ignoredTop, ...ground }, tables) => ({
+    points: momentRotation({ height, segments, ignoredTop, ...groundOf(ground, tables) }, Math.round(points)),
   }),
 })
 

@@ -17,6 +17,7 @@ import {
   momentRotationCalculation,
   postInGround,
 } from './ground'
+import { photoLeanCalculation, pullTestCalculation, targetCalculation } from './measuring'
 import {
   basePlateCalculation,
   beamCalculation,
@@ -40,11 +41,13 @@ export const calculations: readonly Calculation[] = [
   windForce,
   returnPeriod,
   gust50Calculation,
+  targetCalculation,
   codeDepthCalculation,
   codeForceCalculation,
   postInGround,
   momentRotationCalculation,
   findHoleCalculation,
+  pullTestCalculation,
   sectionCalculation,
   holeVolume,
   bags,
@@ -62,6 +65,7 @@ export const calculations: readonly Calculation[] = [
   spacingCalculation,
   gateOpeningCalculation,
   propCalculation,
+  photoLeanCalculation,
   diagnoseCalculation,
 ]
 

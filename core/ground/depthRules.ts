@@ -1,17 +1,15 @@
 import { roundUpTo } from '../numeric/rounding'
 import { bracketedRoot } from '../numeric/roots'
-import type { Metres, Newtons, Pascals } from '../units/types'
+import type { Metres, Newtons } from '../units/types'
 import { codeDepth, codeForce } from './code'
 import { METRIC_CUSTOMS, type DiggingCustoms } from './customs'
 import { BELOW_FROST } from './frost'
 import { overturning } from './over'
-import { plumbMargin } from './postInGround'
+import { codeLateral, plumbMargin } from './postInGround'
 import { DEPTH_RANGE, resistancePieces, type Segment } from './profile'
-import { groundState, type Soil } from './soil'
+import { strata, type Ground } from './strata'
 
-export interface DepthQuestion {
-  soil: Soil
-  saturated: boolean
+export interface DepthQuestion extends Ground {
   ignoredTop: Metres
   /** Diameter of the footing, m. */
   width: Metres
@@ -19,8 +17,6 @@ export interface DepthQuestion {
   above?: { bottom: Metres; width: Metres }
   /** Nobody digs deeper here, m: a rule that asks for more says this depth. */
   deepest?: Metres
-  /** Apparent cohesion that is counted, Pa. */
-  cohesion?: Pascals
   /** Loads that a wind comes to with every steady load; the wind alone when absent. */
   loadsUnder?: (wind: Newtons) => readonly { force: Newtons; height: Metres }[]
   /** Wind at the target gust by the bare formulas, N, and its height above ground, m. */
@@ -113,9 +109,12 @@ function frostRule(question: DepthQuestion): Metres {
   return question.frostDepth + BELOW_FROST
 }
 
-function codeRule({ soil, height, width, force }: DepthQuestion): Metres | null {
-  if (soil.lateral === null) return null
-  const post = { height, width, lateral: soil.lateral, isolated: true }
+function codeRule(question: DepthQuestion): Metres | null {
+  const { height, width, force, layers } = question
+  // How deep it goes is what is asked: the weakest of all layers.
+  const lateral = codeLateral(question, layers?.at(-1)?.bottom ?? 0)
+  if (lateral === null) return null
+  const post = { height, width, lateral, isolated: true }
   return codeForce(DEPTH_RANGE.maximum, post) < force ? null : codeDepth(force, post)
 }
 
@@ -127,9 +126,9 @@ function codeRule({ soil, height, width, force }: DepthQuestion): Metres | null 
  * @example medium sand, 0.25 wide, 1263 N at 0.94 m: 0.76 m
  */
 export function depthThatHolds(question: DepthQuestion): Metres | null {
-  const ground = groundState(question.soil, question.saturated, question.cohesion)
+  const layers = strata(question)
   return depthFor(question, question.demand?.over ?? question.force, (segments) => {
-    const pieces = resistancePieces(segments, ground, question.ignoredTop)
+    const pieces = resistancePieces(segments, layers, question.ignoredTop)
     return ({ force, height }) => Math.min(MUCH, overturning(pieces, height).over) - force
   })
 }
@@ -141,16 +140,24 @@ export function depthThatHolds(question: DepthQuestion): Metres | null {
  * @source {@link plumbMargin}, solved for the depth
  */
 export function depthThatStaysPlumb(question: DepthQuestion): Metres | null {
-  const { soil, saturated, cohesion, ignoredTop, demand } = question
+  const { ignoredTop, demand } = question
   if (demand?.lean === undefined) return DEPTH_RANGE.minimum
   return depthFor(
     question,
     demand.lean,
     (segments) =>
       ({ force, height }) =>
-        plumbMargin({ soil, saturated, cohesion, ignoredTop, segments, height }, force),
+        plumbMargin({ ...groundOf(question), ignoredTop, segments, height }, force),
   )
 }
+
+const groundOf = ({ soil, saturated, cohesion, layers, strength }: DepthQuestion): Ground => ({
+  soil,
+  saturated,
+  cohesion,
+  layers,
+  strength,
+})
 
 function depthFor(
   { width, above, height, loadsUnder, deepest }: DepthQuestion,

@@ -1,6 +1,8 @@
 import type { Metres, Newtons } from '../units/types'
 import type { Piece } from './profile'
 
+type Resistance = Pick<Piece, 'top' | 'bottom' | 'width' | 'atZero' | 'rate'>
+
 export interface Limit {
   /** Horizontal load that turns the post over, N. */
   over: Newtons
@@ -19,7 +21,7 @@ export interface Limit {
  * @source limit equilibrium of a rigid post, Broms (1964)
  * @example firm clay, 0.60 deep, 0.25 wide, load at 0.94 m: over 1737 N
  */
-export function overturning(pieces: readonly Piece[], height: Metres): Limit {
+export function overturning(pieces: readonly Resistance[], height: Metres): Limit {
   let whole = 0
   for (const piece of pieces) whole += momentIn(piece, piece.bottom, height)
   let momentAbove = 0
@@ -43,7 +45,7 @@ export function overturning(pieces: readonly Piece[], height: Metres): Limit {
  * Newton's steps from its bottom come down to the depth and never below it; where rounding stops them, a bisection
  * finishes.
  */
-function halvingDepth(piece: Piece, wanted: number, height: Metres): Metres {
+function halvingDepth(piece: Resistance, wanted: number, height: Metres): Metres {
   let low = piece.top
   let high = piece.bottom
   for (let step = 0; step < MOST_STEPS && high - low > NARROW * high; step++) {
@@ -63,12 +65,12 @@ const MOST_STEPS = 60
 const NARROW = 4e-16
 
 /** ∫ limit dz from the piece's top to `depth`, N. */
-function forceIn({ top, atZero, rate }: Piece, depth: Metres): number {
+function forceIn({ top, atZero, rate }: Resistance, depth: Metres): number {
   return atZero * (depth - top) + (rate * (depth * depth - top * top)) / 2
 }
 
 /** ∫ limit (z + height) dz from the piece's top to `depth`, N m. */
-function momentIn({ top, atZero, rate }: Piece, depth: Metres, height: Metres): number {
+function momentIn({ top, atZero, rate }: Resistance, depth: Metres, height: Metres): number {
   const squares = (depth * depth - top * top) / 2
   const cubes = (depth * depth * depth - top * top * top) / 3
   return atZero * (squares + height * (depth - top)) + rate * (cubes + height * squares)

@@ -1,20 +1,16 @@
 import { requireNumber } from '../errors'
 import { bracketedRoot } from '../numeric/roots'
-import type { Metres, Newtons, Pascals, Radians } from '../units/types'
+import type { Metres, Newtons, Radians } from '../units/types'
 import { codeForce } from './code'
 import { overturning, type Limit } from './over'
 import { profileBottom, requireSegments, resistancePieces, type Segment } from './profile'
 import { elasticMovement, groundSprings, movementUnder, type Movement, type Springs } from './response'
-import { groundState, type Soil } from './soil'
+import { layersDownTo, strata, type Ground } from './strata'
 
-export interface BuriedPost {
-  soil: Soil
-  saturated: boolean
+export interface BuriedPost extends Ground {
   /** Top layer without resistance, m. */
   ignoredTop: Metres
   segments: readonly Segment[]
-  /** Apparent cohesion that is counted, Pa; none when absent. */
-  cohesion?: Pascals
   /** Of the load above ground, m. */
   height: Metres
 }
@@ -108,11 +104,25 @@ export function groundResponse(post: BuriedPost, force: Newtons): GroundResponse
   return Number.isFinite(rotation) ? { groundMovement, rotation, residual: rotation - elastic.rotation } : null
 }
 
+/**
+ * The movement under any load at the post's height, its ground prepared once.
+ *
+ * @returns of a force, null where it reaches `over`: there is no equilibrium
+ */
+export function movementsOf(post: BuriedPost): (force: Newtons) => Movement | null {
+  requirePost(post)
+  const { springs, limit } = prepared(post)
+  return (force) => {
+    if (force >= limit.over) return null
+    const movement = movementUnder(springs, force, post.height)
+    return Number.isFinite(movement.rotation) ? movement : null
+  }
+}
+
 function prepared(post: BuriedPost): { springs: Springs; limit: Limit } {
-  const ground = groundState(post.soil, post.saturated, post.cohesion)
-  const pieces = resistancePieces(post.segments, ground, post.ignoredTop)
+  const pieces = resistancePieces(post.segments, strata(post), post.ignoredTop)
   const limit = overturning(pieces, post.height)
-  return { springs: groundSprings(pieces, ground, limit.pivot), limit }
+  return { springs: groundSprings(pieces, limit.pivot), limit }
 }
 
 /** The post unloads along the ground's first stiffness. */
@@ -144,10 +154,18 @@ function leaningForce(springs: Springs, over: Newtons, height: Metres, tolerance
  */
 const BRACKET_SHARES = [0.75, 0.95, 1 - 1e-4]
 
+/** Pressure that the code gives the weakest layer down to a depth, Pa/m; null where it gives one of them none. */
+export function codeLateral(ground: Ground, depth: Metres): number | null {
+  return layersDownTo(ground, depth).reduce<number | null>(
+    (least, { soil: { lateral } }) => (least === null || lateral === null ? null : Math.min(least, lateral)),
+    Infinity,
+  )
+}
+
 function codeAllowance(post: BuriedPost): Newtons | null {
-  const { lateral } = post.soil
-  if (lateral === null) return null
   const depth = profileBottom(post.segments)
+  const lateral = codeLateral(post, depth)
+  if (lateral === null) return null
   const third = depth / 3
   const at = post.segments.find((segment) => segment.bottom >= third) ?? post.segments[0]!
   return codeForce(depth, { height: post.height, width: at.width, lateral, isolated: true })

@@ -1,6 +1,6 @@
 import { InputError, requireNumber } from '../errors'
 import type { Metres } from '../units/types'
-import type { GroundState } from './soil'
+import type { Stratum } from './strata'
 
 /** A stretch of the buried part that bears on undisturbed or tamped soil. */
 export interface Segment {
@@ -17,6 +17,9 @@ export interface Piece {
   /** limit(z) = atZero + rate · z, N/m. */
   atZero: number
   rate: number
+  /** First stiffness likewise, Pa and Pa per metre. */
+  stiffnessAtTop: number
+  stiffnessRate: number
 }
 
 /** Depths and widths that the formulas are used for, m. */
@@ -63,27 +66,35 @@ function explain(segment: Segment, above: Segment | undefined, key: string): voi
 }
 
 /**
- * Cuts the profile at the ignored top and where the clay reaches its full resistance, so that
- * every integral over a piece is a polynomial and exact.
+ * Cuts the profile at the ignored top, where the layers meet and where the clay reaches its full resistance, so
+ * that every integral over a piece is a polynomial and exact.
  *
  * @param ignored depth without resistance, m; depths are still counted from the ground
  */
-export function resistancePieces(segments: readonly Segment[], ground: GroundState, ignored: Metres): Piece[] {
+export function resistancePieces(segments: readonly Segment[], layers: readonly Stratum[], ignored: Metres): Piece[] {
   const pieces: Piece[] = []
   for (const segment of segments) {
-    const top = Math.max(segment.top, ignored)
-    if (segment.bottom - top < SLIVER) continue
-    const { width } = segment
-    const rate = ground.limitRate * width + ground.limitRatePerWidth
-    const atZero = ground.limitAtTop * width
-    const capped = ground.cap * width
-    const knee = rate > 0 ? (capped - atZero) / rate : Infinity
-    if (top < knee) pieces.push({ top, bottom: Math.min(segment.bottom, knee), width, atZero, rate })
-    if (knee < segment.bottom) {
-      pieces.push({ top: Math.max(top, knee), bottom: segment.bottom, width, atZero: capped, rate: 0 })
+    let above = 0
+    for (const layer of layers) {
+      const top = Math.max(segment.top, ignored, above)
+      const bottom = Math.min(segment.bottom, layer.bottom)
+      if (bottom - top >= SLIVER) addPieces(pieces, top, bottom, segment.width, layer)
+      above = layer.bottom
     }
   }
   return pieces
+}
+
+function addPieces(pieces: Piece[], top: Metres, bottom: Metres, width: Metres, { state }: Stratum): void {
+  const { stiffnessAtTop, stiffnessRate } = state
+  const rate = state.limitRate * width + state.limitRatePerWidth
+  const atZero = state.limitAtTop * width
+  const capped = state.cap * width
+  const knee = rate > 0 ? (capped - atZero) / rate : Infinity
+  if (top < knee)
+    pieces.push({ top, bottom: Math.min(bottom, knee), width, atZero, rate, stiffnessAtTop, stiffnessRate })
+  if (knee < bottom)
+    pieces.push({ top: Math.max(top, knee), bottom, width, atZero: capped, rate: 0, stiffnessAtTop, stiffnessRate })
 }
 
 /** Bottom of the profile, m. */

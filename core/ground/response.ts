@@ -1,7 +1,6 @@
 import { GAUSS_NODES, GAUSS_WEIGHTS } from '../numeric/quadrature'
 import type { Metres, Newtons, Radians } from '../units/types'
 import type { Piece } from './profile'
-import type { GroundState } from './soil'
 
 /** A spring of the ground at one depth, integrated over its share of the profile. */
 interface Springs {
@@ -28,19 +27,19 @@ const RULE_LENGTH = 0.5
  * @param pivot depth about which the post turns at its limit: the push changes its side there,
  *   so no rule may run across it, or the springs would give way before the ground does
  */
-export function groundSprings(pieces: readonly Piece[], ground: GroundState, pivot: Metres): Springs {
+export function groundSprings(pieces: readonly Piece[], pivot: Metres): Springs {
   const springs: Springs = { depth: [], stiffness: [], limit: [], bottom: 0 }
   for (const piece of pieces) {
     if (pivot > piece.top && pivot < piece.bottom) {
-      addSprings(springs, piece, ground, piece.top, pivot)
-      addSprings(springs, piece, ground, pivot, piece.bottom)
-    } else addSprings(springs, piece, ground, piece.top, piece.bottom)
+      addSprings(springs, piece, piece.top, pivot)
+      addSprings(springs, piece, pivot, piece.bottom)
+    } else addSprings(springs, piece, piece.top, piece.bottom)
     springs.bottom = piece.bottom
   }
   return springs
 }
 
-function addSprings(springs: Springs, piece: Piece, ground: GroundState, top: Metres, bottom: Metres): void {
+function addSprings(springs: Springs, piece: Piece, top: Metres, bottom: Metres): void {
   const parts = Math.ceil((bottom - top) / RULE_LENGTH)
   const length = (bottom - top) / parts
   for (let part = 0; part < parts; part++) {
@@ -48,7 +47,7 @@ function addSprings(springs: Springs, piece: Piece, ground: GroundState, top: Me
       const z = top + (part + GAUSS_NODES[i]!) * length
       const share = GAUSS_WEIGHTS[i]! * length
       springs.depth.push(z)
-      springs.stiffness.push((ground.stiffnessAtTop + ground.stiffnessRate * z) * share)
+      springs.stiffness.push((piece.stiffnessAtTop + piece.stiffnessRate * z) * share)
       springs.limit.push((piece.atZero + piece.rate * z) * share)
     }
   }

@@ -77,6 +77,9 @@ export interface GroundState {
   cap: number
   stiffnessAtTop: number
   stiffnessRate: number
+  /** Of the soil itself, N/m³, and what each pascal of weight over it adds to the limit. */
+  weight: number
+  limitPerPressure: number
 }
 
 /** What suction and roots lend a soil in this state, Pa: nothing to clay, nothing in standing water. */
@@ -102,6 +105,8 @@ export function groundState(soil: Soil, saturated: boolean, cohesion: Pascals = 
       cap: REPEATED_LOAD * 9 * cohesion,
       stiffnessAtTop: CLAY_STIFFNESS * cohesion,
       stiffnessRate: 0,
+      weight,
+      limitPerPressure: REPEATED_LOAD,
     }
   }
   const passive = Math.tan(Math.PI / 4 + soil.friction / 2) ** 2
@@ -112,6 +117,8 @@ export function groundState(soil: Soil, saturated: boolean, cohesion: Pascals = 
     cap: Infinity,
     stiffnessAtTop: 0,
     stiffnessRate: soil.stiffnessRate * (saturated ? SATURATED_STIFFNESS : 1),
+    weight,
+    limitPerPressure: 3 * passive,
   }
 }
 
