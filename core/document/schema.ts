@@ -17,6 +17,7 @@ import {
   name,
   needed,
   neededChoice,
+  neededKey,
   neededTime,
   part,
   quantity,
@@ -30,6 +31,7 @@ import type { LeanReading } from '../setout/lean'
 import { MATERIALS } from '../timber/materials'
 import type { Section } from '../timber/section'
 import { EXPOSURES, LINE_KINDS } from '../wind/fence'
+import { TARGETS } from '../wind/target'
 import {
   CARRIED,
   CLEAR_FACES,
@@ -42,6 +44,9 @@ import {
   JOB_FORMAT,
   JOB_VERSION,
   MARK_KINDS,
+  MET_DECISIONS,
+  MET_KINDS,
+  MET_SIDES,
   SERVICES,
   SET_ORDERS,
 } from './vocabulary'
@@ -112,6 +117,16 @@ export const holeSchema = record({
   }),
   stoneBed: quantity(0, 1, 'm'),
   fillTop: quantity(-0.2, 1, 'm'),
+  /** Of a tapered hole, whose `diameter` is that of its top. */
+  bottomDiameter: quantity(0.1, 2, 'm'),
+  bellDiameter: quantity(0.1, 2, 'm'),
+  bellHeight: quantity(0.05, 1, 'm'),
+  /** Sloped up to the post, shedding water. */
+  crown: flag(),
+  /** Of what stands in it from the middle of the hole, to the right positive. */
+  shift: quantity(-0.5, 0.5, 'm'),
+  /** Wedged into the concrete, share of its volume. */
+  stones: quantity(0, 0.4),
 })
 
 const partKey = (kind: string) => tableKey(kind, ({ parts }: Tables) => parts.lists[kind]?.rows ?? [])
@@ -146,6 +161,8 @@ export const repairSchema = record({
   holes: holesSchema,
   /** The new post, where it is not one of those that are sold. */
   post: part({ section: sectionSchema, length: quantity(0.3, 12, 'm'), material: choice(MATERIALS) }),
+  /** What really went in: bags, water in all, and how far the concrete's face lies below the ground. */
+  poured: part({ bags: quantity(0, 500), water: quantity(0, 5, 'm³'), face: quantity(-0.3, 4, 'm') }),
   sleeve: part({ clearance: quantity(0, 0.05, 'm'), insertion: quantity(0.1, 2, 'm'), drains: flag() }),
   setOrder: choice(SET_ORDERS),
   coating: choice(COATINGS),
@@ -210,6 +227,44 @@ export const slabSchema = record({
   strength: quantity(5e6, 100e6, 'Pa'),
 })
 
+/** As they were met from the ground down. */
+export const layersSchema = listOfAtMost(
+  LIMITS.layers,
+  'layers',
+  record({
+    bottom: needed(0.05, 5, 'm'),
+    soil: neededKey('soil', ({ soils }: Tables) => soils),
+    saturated: flag(),
+  }),
+).test('downwards', 'each deeper than the one above', (layers: unknown) => {
+  const given = (layers ?? []) as readonly { bottom?: number }[]
+  return given.every(({ bottom = 0 }, i) => i === 0 || bottom > (given[i - 1]?.bottom ?? 0))
+})
+
+/** A known force on the post, square to its line, and how far it moved at a height. */
+export const pullSchema = record({
+  force: needed(1, 5_000, 'N'),
+  height: needed(0.05, 4, 'm'),
+  at: needed(0, 4, 'm'),
+  movement: needed(0, 1, 'm'),
+  /** What stayed when it was let go: shown, not weighed. */
+  residual: quantity(0, 1, 'm'),
+  /** Held for a minute on wet ground: only then may it say that the ground is stronger. */
+  held: flag(),
+  /** Water stood in the ground that day. */
+  saturated: flag(),
+})
+
+/** What was met in the hole, at its depth, with what was decided on it. */
+export const metSchema = record({
+  kind: neededChoice(MET_KINDS),
+  depth: needed(0, 5, 'm'),
+  side: choice(MET_SIDES),
+  size: quantity(0.005, 2, 'm'),
+  decision: choice(MET_DECISIONS),
+  note: text(LONGEST.note),
+})
+
 export const postSchema = record({
   id: name(LONGEST.lineOrPost),
   station: needed(0, 20_000, 'm'),
@@ -225,6 +280,10 @@ export const postSchema = record({
   ageYears: quantity(0, 200, 'years'),
   soil: tableKey('soil', ({ soils }: Tables) => soils),
   saturated: flag(),
+  /** Stands before `soil` where it is given. */
+  layers: layersSchema,
+  pulls: listOfAtMost(LIMITS.pulls, 'pulls', pullSchema),
+  met: listOfAtMost(LIMITS.met, 'things', metSchema),
   footing: footingSchema.optional(),
   gate: gateSchema.optional(),
   /** What a single post carries: a letter box, a sign. */
@@ -317,6 +376,10 @@ export const siteSchema = record({
   frostDepth: quantity(0, 3, 'm'),
   minimumDepth: quantity(0, 3, 'm'),
   targetReturnYears: quantity(2, 1000, 'years'),
+  /** How that is asked: by years, by the life that the fence has left, by what its sound posts stand. */
+  target: part({ by: neededChoice(TARGETS), chance: quantity(0.01, 0.9) }),
+  /** What is on the van for today's holes. */
+  van: part({ mix: tableKey('mix', ({ mixes }: Tables) => mixes), bags: quantity(0, 500) }),
   /** Of the gust from which a repair must spring back to plumb. */
   leanReturnYears: quantity(1.1, 1000, 'years'),
   season: choice(SEASONS),

@@ -31,4 +31,30 @@ export const CARRIED = ['deck', 'roof', 'pergola', 'stairs'] as const
 export const SET_ORDERS = ['post-first', 'fill-first'] as const
 export const COATINGS = ['bare', 'galvanised', 'stainless'] as const
 
-export const HOLE_SHAPES = ['round', 'square'] as const
+export const HOLE_SHAPES = ['round', 'square', 'tapered', 'belled'] as const
+/** What is met while digging, on which side of the hole, and what was decided on it. */
+export const MET_KINDS = [
+  'root',
+  'boulder',
+  'service',
+  'water',
+  'old-footing',
+  'plinth',
+  'made-ground',
+  'crater',
+  'tool-reach',
+] as const
+export const MET_SIDES = ['left', 'right', 'front', 'back', 'all-round'] as const
+export const MET_DECISIONS = [
+  'round',
+  'through',
+  'wider',
+  'bell',
+  'key',
+  'stone-and-key',
+  'moved',
+  'socket',
+  'other-method',
+  'left-short',
+  'stopped',
+] as const

@@ -2,11 +2,12 @@ import { bagOrder, takesFilling, type Filling, type Mix } from '../concrete/bags
 import { fillQuantities } from '../concrete/fill'
 import { overdig } from '../concrete/overdig'
 import { brokenOut } from '../concrete/supply'
-import { holeVolumes, type HoleShape } from '../concrete/volume'
+import { holeVolumes } from '../concrete/volume'
 import { frostWarnings } from '../ground/frost'
 import type { PostContext } from '../repair/context'
 import { coverOf, LEAST_COVER } from '../concrete/cover'
 import type { DesignedHole } from '../repair/hole'
+import { footWidth, volumeShape } from '../repair/holeShape'
 import type { Earthwork, Fill } from '../repair/method'
 import { row } from '../tables/tables'
 import { grossArea, sectionSize } from '../timber/section'
@@ -28,8 +29,8 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   const wanted = row(tables.fillings, post.repair?.filling ?? tables.defaults.filling)
   // A mix that was chosen after the filling may have to be mixed all the same.
   const filling = takesFilling(mix, wanted) ? wanted : row(tables.fillings, tables.defaults.filling)
-  const { diameter, depth, stoneBed, fillTop } = hole
-  const shape = shapeOf(hole)
+  const { diameter, depth, stoneBed, fillTop, shift = 0, stones = 0 } = hole
+  const shape = volumeShape(hole)
   const over = overdig('post-hole-digger', soil.overdig)
   const section = fill.castIn?.section
   const ofHole = holeVolumes({
@@ -43,10 +44,14 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   // Beside an old block the room is what was taken out of it: nothing is dug for it.
   const isInHole = fill.room === undefined
   const holes = fill.times ?? 1
-  const concrete = holes * (fill.room ?? ofHole.concrete)
+  // Stones that are wedged in take the place of their share of it.
+  const filled = holes * (fill.room ?? ofHole.concrete)
+  const concrete = filled * (1 - stones)
   const order = bagOrder(concrete, mix, filling, shape, section, holes)
   const { along, across } = section ? sectionSize(section) : { along: 0, across: 0 }
-  const cover = coverOf(diameter, along, across, fill.castIn?.isConcrete ? 'square' : hole.shape)
+  const isSquare = fill.castIn?.isConcrete || hole.shape === 'square'
+  const narrowest = Math.min(diameter, hole.shape === 'tapered' ? footWidth(hole) : diameter)
+  const cover = coverOf(narrowest, along, across, isSquare ? 'square' : 'round') - Math.abs(shift)
   const old = earthwork!.oldConcrete ?? 0
   return {
     ...(holes > 1 ? { holes } : {}),
@@ -55,7 +60,7 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
     stone: holes * ofHole.stone,
     spoil: isInHole ? holes * ofHole.spoil : 0,
     topping: holes * ofHole.topping,
-    solids: holes * ofHole.solids,
+    solids: holes * ofHole.solids + filled * stones,
     void: holes * ofHole.void,
     mix: mix.key,
     filling: filling.key,
@@ -69,7 +74,7 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
         frostDepth: context.site.frostDepth,
         bottom: hole.footingBottom,
         topDiameter: diameter,
-        bottomDiameter: diameter,
+        bottomDiameter: footWidth(hole),
       }),
       ...fillingWarnings(mix, wanted, context),
     ],
@@ -90,7 +95,7 @@ export function planPacked(earthwork: Earthwork | undefined, { tables, soil }: P
   const over = overdig('post-hole-digger', soil.overdig)
   const filling = row(tables.fillings, fill.kind === 'stone' ? 'stone' : 'tamped-soil')
   const volumes = holeVolumes({
-    hole: shapeOf(hole),
+    hole: volumeShape(hole),
     post: fill.castIn?.section,
     overdig: over,
     ground: soil.kind,
@@ -107,11 +112,6 @@ export function planPacked(earthwork: Earthwork | undefined, { tables, soil }: P
     fill: fillQuantities(filling, volumes.concrete, hole.depth - hole.stoneBed - hole.fillTop),
     ...(old > 0 ? { oldConcrete: brokenOut(old) } : {}),
   }
-}
-
-function shapeOf({ shape, diameter, depth, stoneBed, fillTop }: DesignedHole): HoleShape {
-  const zones = { depth, stoneBed, fillTop }
-  return shape === 'square' ? { shape, side: diameter, ...zones } : { shape, diameter, ...zones }
 }
 
 /** Below the foot of what is cast in, the hole is all concrete: a void counts negative. */

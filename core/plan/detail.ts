@@ -5,8 +5,9 @@ import { repairMethods } from '../repair/methods'
 import type { Solid } from '../repair/solids'
 import { resolveJob } from '../resolve/resolve'
 import { row, type Tables } from '../tables/tables'
-import { withHistory } from './experience'
+import { withLineReadings } from './experience'
 import { designMethod } from './design'
+import { siteOfLine } from './lineTarget'
 import { planSteps, type StepPlan } from './steps'
 import { stouterPost, type Stouter } from './stouter'
 
@@ -40,7 +41,8 @@ export function methodDetail(
   const post = line?.posts.find(({ id }) => id === postId)
   if (!line || !post) return undefined
   const memory = groundMemory()
-  const context = postContext(site, withHistory(site, line, tables, memory).line, post, tables, memory)
+  const known = withLineReadings(site, line, tables, memory).line
+  const context = postContext(siteOfLine(site, known, tables, memory), known, post, tables, memory)
   const method = row(methods, methodKey)
   const { design, choice } = designMethod(method, context)
   return {

@@ -97,6 +97,12 @@ const hole = object({
   footingBottom: number('m'),
   rule: text,
   'noHoleHolds?': { const: true },
+  'bottomDiameter?': number('m, of a tapered hole'),
+  'bellDiameter?': number('m'),
+  'bellHeight?': number('m'),
+  'crown?': { type: 'boolean' },
+  'shift?': number('m, of what stands in it from its middle'),
+  'stones?': number('share of the concrete'),
 })
 
 const concrete = object({
@@ -136,6 +142,14 @@ const packed = object({
   'oldConcrete?': object({ volume: number('m³'), mass: number('kg'), lifts: { type: 'integer' } }),
 })
 
+const target = object({
+  gust: number('m/s'),
+  returnYears: number('years'),
+  leanGust: number('m/s'),
+  leanReturnYears: number('years'),
+  gust50: number('m/s'),
+})
+
 const method = object({
   method: text,
   name: text,
@@ -163,6 +177,15 @@ const method = object({
 const post = object({
   line: text,
   post: text,
+  target,
+  'measured?': object({
+    scale: number('of the soil over its working value, median'),
+    low: number('5 % point'),
+    high: number('95 % point'),
+    used: number('what is counted of it'),
+    pulls: { type: 'integer' },
+    isHeld: flag,
+  }),
   wind: object({ coefficient: number(''), force: number('N'), height: number('m'), gust: number('m/s') }),
   'gate?': object({ moment: number('N m'), 'hingeForce?': number('N') }),
   diagnosis,
@@ -197,13 +220,7 @@ export const planJsonSchema: JsonSchema = {
   ...object({
     format: { const: PLAN_FORMAT },
     version: { const: PLAN_VERSION },
-    target: object({
-      gust: number('m/s'),
-      returnYears: number('years'),
-      leanGust: number('m/s'),
-      leanReturnYears: number('years'),
-      gust50: number('m/s'),
-    }),
+    target,
     experience: object({ ground: number('share'), part: number('share'), byLine: { type: 'object' } }),
     digs: listOf(object({ line: text, post: text, worth: number('visits'), speaksFor: texts })),
     assumed: listOf(object({ post: { type: ['string', 'null'] }, key: text, value: {}, why: text })),

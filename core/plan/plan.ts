@@ -2,8 +2,10 @@ import type { Job } from '../document/job'
 import { groundMemory, nextTo, postContext, type PostContext } from '../repair/context'
 import type { RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
+import { siteOfLine } from './lineTarget'
 import {
   resolveJob,
+  soilOf,
   type Assumption,
   type ResolvedLine,
   type ResolvedPost,
@@ -15,7 +17,7 @@ import { planDepthRules } from './depthRules'
 import { planDiagnosis } from './diagnosis'
 import { lineDig } from './lineDig'
 import { planMethods } from './methods'
-import { withHistory, type LineExperience } from './experience'
+import { withLineReadings, type LineExperience } from './experience'
 import { recommend } from './recommend'
 import { planStanding } from './standing'
 import { PLAN_FORMAT, PLAN_VERSION, type Plan, type PostPlan } from './types'
@@ -42,11 +44,12 @@ export function planner(tables: Tables, methods: readonly RepairMethod[] = repai
   const ground = groundMemory()
   let known = new Map<string, PlannedPost>()
   return (job) => {
-    const { site, lines, assumed } = resolveJob(job, tables)
+    const { site: asked, lines, assumed } = resolveJob(job, tables)
     const now = new Map<string, PlannedPost>()
     const learned: Record<string, LineExperience> = {}
     const planned = lines.flatMap((each) => {
-      const { line, learned: ofLine } = withHistory(site, each, tables, ground)
+      const { line, learned: ofLine } = withLineReadings(asked, each, tables, ground)
+      const site = siteOfLine(asked, line, tables, ground)
       if (ofLine) learned[line.id] = ofLine
       const facts = lineKey(site, line)
       const keys = new Map(line.posts.map((post) => [post.id, postKey(post)]))
@@ -66,22 +69,26 @@ export function planner(tables: Tables, methods: readonly RepairMethod[] = repai
           planned.filter(({ plan: each }) => each.line === line.id).map((each) => each.plan),
         ) ?? [],
     )
-    const { targetReturnYears: returnYears, leanReturnYears, gust50 } = site
     return {
       format: PLAN_FORMAT,
       version: PLAN_VERSION,
-      target: {
-        gust: gustOfReturnPeriod(returnYears, gust50),
-        returnYears,
-        leanGust: gustOfReturnPeriod(leanReturnYears, gust50),
-        leanReturnYears,
-        gust50,
-      },
+      target: targetOf(asked),
       experience: { ...tables.experience, byLine: learned },
       assumed: [...assumed, ...planned.flatMap((each) => each.assumed)],
       digs,
       posts: planned.map((each) => each.plan),
     }
+  }
+}
+
+/** What is asked of the repairs of a site, or of one of its lines. */
+function targetOf({ targetReturnYears: returnYears, leanReturnYears, gust50 }: ResolvedSite): Plan['target'] {
+  return {
+    gust: gustOfReturnPeriod(returnYears, gust50),
+    returnYears,
+    leanGust: gustOfReturnPeriod(leanReturnYears, gust50),
+    leanReturnYears,
+    gust50,
   }
 }
 
@@ -101,10 +108,16 @@ const POST_WITHOUT_FIGURES = {
   readings: undefined,
   photographs: undefined,
   groundLevel: undefined,
+  // Counted in what the line knows of its soils.
+  pulls: undefined,
+  met: undefined,
 }
 
 function lineKey(site: ResolvedSite, line: ResolvedLine): string {
-  return JSON.stringify([site, { ...line, ...LINE_WITHOUT_FIGURES }])
+  return JSON.stringify([
+    { ...site, van: undefined },
+    { ...line, ...LINE_WITHOUT_FIGURES },
+  ])
 }
 const postKey = (post: ResolvedPost): string => JSON.stringify({ ...post, ...POST_WITHOUT_FIGURES })
 
@@ -115,7 +128,8 @@ interface PlannedPost {
 
 function planPost(context: PostContext, among: readonly RepairMethod[]): PlannedPost {
   const assumed: Assumption[] = []
-  const { post, line, wind } = context
+  const { post, line, wind, site } = context
+  const measured = line.measured[soilOf(post)]
   const diagnosis = planDiagnosis(context)
   const methods = planMethods(among, context, diagnosis)
   const depthRules = planDepthRules(context)
@@ -123,6 +137,8 @@ function planPost(context: PostContext, among: readonly RepairMethod[]): Planned
   const plan: PostPlan = {
     line: line.id,
     post: post.id,
+    target: targetOf(site),
+    ...(measured ? { measured } : {}),
     wind: { coefficient: wind.coefficient, force: wind.force, height: wind.height, gust: context.targetGust },
     ...gateOf(context),
     diagnosis,

@@ -21,7 +21,7 @@ import type {
 import type { Experience } from '../wind/experience'
 import type { LineExperience } from './experience'
 import type { Thresholds } from './thresholds'
-import type { Assumption } from '../resolve/resolve'
+import type { Assumption, MeasuredGround } from '../resolve/resolve'
 
 export const PLAN_FORMAT = 'vindex-plan'
 export const PLAN_VERSION = 1
@@ -58,6 +58,10 @@ export interface LineDig {
 export interface PostPlan {
   line: string
   post: string
+  /** What is asked of its repairs: the site's own, or what its line asks for. */
+  target: Plan['target']
+  /** What pulls say of its ground. */
+  measured?: MeasuredGround
   /** `force` is at the target gust, `gust`. */
   wind: { coefficient: number; force: Newtons; height: Metres; gust: MetresPerSecond }
   /** A hung leaf's moment about its post, N m, and the pull of its hinges, N. */

@@ -1,6 +1,7 @@
 import type { WorkQuantities } from '../day/minutes'
 import type { PostContext } from '../repair/context'
 import { methodRow, type Design, type RepairMethod } from '../repair/method'
+import { overDepth } from '../ground/strata'
 import { row, type Tables } from '../tables/tables'
 import type { CubicMetres } from '../units/types'
 import type { ConcretePlan, PackedPlan } from './types'
@@ -18,12 +19,16 @@ export function workOf(
     fixedMinutes: methodRow(key, context).fixedMinutes,
     dug: (concrete?.hole ?? 0) + (packed?.hole ?? 0),
     layers: packed?.fill.layers ?? 0,
-    diggingFactor: context.soil?.digging ?? 1,
+    diggingFactor: diggingOf(context, earthwork?.holes[0]?.depth),
     oldConcrete: earthwork?.oldConcrete ?? 0,
     mixed,
     placed,
   }
 }
+
+/** How hard it digs, each layer by its thickness. */
+const diggingOf = ({ earth }: PostContext, depth: number = 0): number =>
+  earth ? overDepth(earth, depth, ({ digging }) => digging) : 1
 
 /** Whole bags are mixed and placed; the lorry brings it mixed. */
 function pouredOf(concrete: ConcretePlan | undefined, tables: Tables): { mixed: CubicMetres; placed: CubicMetres } {

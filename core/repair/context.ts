@@ -2,9 +2,10 @@ import type { Diagnosis } from '../cause/diagnose'
 import { bindingDepths, recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../ground/depthRules'
 import { groundCapacity, groundThreshold, plumbMargin } from '../ground/postInGround'
 import type { Segment } from '../ground/profile'
-import { apparentCohesion, ignoredTop, type NoFigureSoil, type Soil } from '../ground/soil'
+import { apparentCohesion, ignoredTop, type AnySoil, type NoFigureSoil, type Soil } from '../ground/soil'
+import type { Ground } from '../ground/strata'
 import { remembered } from '../numeric/remember'
-import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../resolve/resolve'
+import { soilOf, type ResolvedLine, type ResolvedPost, type ResolvedSite } from '../resolve/resolve'
 import { row, type Tables } from '../tables/tables'
 import type { MaterialRow } from '../timber/materials'
 import { sectionSize } from '../timber/section'
@@ -28,6 +29,10 @@ export interface PostContext {
   material: MaterialRow
   /** Null when the soil gives no figure. */
   soil: Soil | null
+  /** What the ground is, its layers and what a pull measured of it; null where the soil gives no figure. */
+  earth: Ground | null
+  /** The same in another state of its water, as it was on the day of a pull, and as the book has it. */
+  groundWhen: (saturated: boolean) => Ground
   noFigure: NoFigureSoil | null
   targetGust: MetresPerSecond
   /** Gust from which it must spring back to plumb. */
@@ -90,8 +95,11 @@ export function postContext(
   tables: Tables,
   memory: GroundMemory,
 ): PostContext {
-  const anySoil = row(tables.soils, post.soil)
-  const soil = anySoil.kind === 'none' ? null : anySoil
+  const { anySoil, noFigure } = soilsOf(post, tables)
+  const soil = noFigure ? null : (anySoil as Soil)
+  const measured = line.measured[soilOf(post)]
+  const groundWhen = (saturated?: boolean): Ground => groundOf(post, tables, saturated)
+  const earth: Ground | null = soil && { ...groundWhen(), ...(measured ? { strength: measured.used } : {}) }
   const targetGust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
   const exposure = tables.exposures[site.exposure].factor
   const { shelter } = site
@@ -106,19 +114,17 @@ export function postContext(
   const scale: GustScale = { forceAtUnitGust, gust50: site.gust50, experience }
   const cases = loadCases(post)
   const links = linkMaker(cases, wind.height)
-  const groundKey = [anySoil.key, post.saturated, site.season, wind.height, cases]
+  const groundKey = [anySoil.key, post.layers, measured?.used, post.saturated, site.season, wind.height, cases]
   const capacities = remembered(memory.capacities, JSON.stringify(groundKey), () => new Map())
   const depths = remembered(memory.depths, JSON.stringify([groundKey, site, scale, knock]), () => new Map())
 
   const ground: PostContext['ground'] = (link, name, segments) => {
-    if (!soil) {
+    if (!soil || !earth) {
       const nothing: HoldsAtArm = (threshold) => (threshold === 'code' ? null : 0)
       return { ...links.byArm(link, name, nothing, ALL), of: 'ground' }
     }
     const buried = {
-      soil,
-      saturated: post.saturated,
-      cohesion: apparentCohesion(soil, post.saturated),
+      ...earth,
       ignoredTop: ignoredTop(soil, site.season),
       segments,
     }
@@ -135,10 +141,9 @@ export function postContext(
     return { link, name, of: 'ground', lean, code, over, because }
   }
   const depthQuestion: PostContext['depthQuestion'] = (ofSoil, width, above, deepest) => ({
+    ...(earth ?? { saturated: post.saturated }),
     soil: ofSoil,
     ...(deepest === undefined ? {} : { deepest }),
-    saturated: post.saturated,
-    cohesion: apparentCohesion(ofSoil, post.saturated),
     ignoredTop: ignoredTop(ofSoil, site.season),
     width,
     ...(above ? { above } : {}),
@@ -170,7 +175,9 @@ export function postContext(
     tables,
     material: tables.materials[post.material],
     soil,
-    noFigure: anySoil.kind === 'none' ? anySoil : null,
+    earth,
+    groundWhen,
+    noFigure,
     targetGust,
     leanTargetGust,
     wind,
@@ -192,6 +199,27 @@ export function postContext(
       return beside
     },
     gustOf: (link) => gustsOf(link, scale).givesWay,
+  }
+}
+
+/** The soil at its top, and the first of its layers that has no figure. */
+function soilsOf({ soil, layers }: ResolvedPost, tables: Tables): { anySoil: AnySoil; noFigure: NoFigureSoil | null } {
+  const anySoil = row(tables.soils, soil)
+  const all = layers ? layers.map((each) => row(tables.soils, each.soil)) : [anySoil]
+  return { anySoil, noFigure: all.find((each) => each.kind === 'none') ?? null }
+}
+
+/** @param asked state of its water, as on the day of a pull; as somebody said it when absent */
+function groundOf({ soil, layers, saturated }: ResolvedPost, tables: Tables, asked?: boolean): Ground {
+  const of = (key: string, wet: boolean) => {
+    const found = row(tables.soils, key) as Soil
+    return { soil: found, saturated: wet, cohesion: apparentCohesion(found, wet) }
+  }
+  const plain = of(soil, asked ?? saturated)
+  if (!layers) return plain
+  return {
+    ...plain,
+    layers: layers.map((each) => ({ ...of(each.soil, asked ?? each.saturated ?? saturated), bottom: each.bottom })),
   }
 }
 

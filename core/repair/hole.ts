@@ -7,7 +7,8 @@ import { roundUpTo, tidy } from '../numeric/rounding'
 import { WORKING_STEP } from '../units/step'
 import type { Metres } from '../units/types'
 import type { PostContext } from './context'
-import { box, heightOf, type Matter, type Solid } from './solids'
+import { bearingSegments, footWidth, holeOutline, USUAL_BELL } from './holeShape'
+import { heightOf, type Matter, type Solid } from './solids'
 
 /** A hole as designed, all sizes in metres; of a square one `diameter` is its side. */
 export interface DesignedHole {
@@ -21,6 +22,15 @@ export interface DesignedHole {
   footingBottom: Metres
   /** Rule that asked for the depth; 'chosen' when the technician set it. */
   rule: string
+  /** At the bottom of a tapered hole; its `diameter` is that of the top. */
+  bottomDiameter?: Metres
+  bellDiameter?: Metres
+  bellHeight?: Metres
+  crown?: boolean
+  /** Of what stands in it from the middle of the hole, to the right positive. */
+  shift?: Metres
+  /** Wedged into the concrete, share of its volume. */
+  stones?: number
   /** No hole that can be dug holds the target gust: nobody may call this depth recommended. */
   noHoleHolds?: true
 }
@@ -60,17 +70,20 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
   const { post, tables, soil } = context
   const chosen = chosenHole(post, method)
   const { along, across } = wish.stands ?? context
+  const { bottomDiameter, bellDiameter, bellHeight, crown, shift, stones } = chosen
   const bed = wish.stoneBed ?? tables.defaults.stoneBed
   const stoneBed = chosen.stoneBed ?? roundUpTo(bed, WORKING_STEP[tables.units])
   const fillTop = chosen.fillTop ?? wish.fillTop ?? tables.defaults.fillTop
   const shape = chosen.shape ?? 'round'
-  const least = widthFor(along, across, shape)
+  const least = widthFor(along, across, shape === 'square' ? 'square' : 'round')
   const diameter = chosen.diameter ?? wish.width ?? toolWidth(context, least)
+  // A foot that is narrower than the top bears less: the depth is asked of the lesser width.
+  const bears = shape === 'tapered' ? Math.min(diameter, bottomDiameter ?? diameter) : diameter
   const above = fillTop > 0 ? { bottom: fillTop, width: along } : undefined
   const asked: RecommendedDepth =
     wish.depth ??
     (soil
-      ? context.embedment(soil, diameter * (wish.bearing ?? 1), above, wish.deepest)
+      ? context.embedment(soil, bears * (wish.bearing ?? 1), above, wish.deepest)
       : { depth: LEAST_DEPTH, rule: 'local-minimum' })
   const shallowest = Math.max(Math.max(0, fillTop) + LEAST_FILL, Math.min(wish.deepest ?? Infinity, asked.depth))
   const depth = chosen.depth ?? tidy(shallowest + stoneBed)
@@ -82,10 +95,22 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
     fillTop,
     footingBottom: tidy(depth - stoneBed),
     rule: chosen.depth === undefined ? asked.rule : 'chosen',
+    ...(shape === 'tapered' ? { bottomDiameter: bottomDiameter ?? diameter } : {}),
+    ...(shape === 'belled'
+      ? {
+          bellDiameter: bellDiameter ?? diameter + USUAL_FLARE,
+          bellHeight: Math.min(depth / 2, bellHeight ?? USUAL_BELL),
+        }
+      : {}),
+    ...(crown ? { crown } : {}),
+    ...(shift ? { shift } : {}),
+    ...(stones ? { stones } : {}),
     ...(chosen.depth === undefined && asked.noHoleHolds ? { noHoleHolds: true } : {}),
   }
 }
 
+/** A bell is so much wider than its shaft where nobody said, m; a working value. */
+const USUAL_FLARE: Metres = 0.15
 const LEAST_DEPTH: Metres = 0.6
 /** Concrete under the topping, m. */
 const LEAST_FILL: Metres = 0.15
@@ -93,33 +118,32 @@ const LEAST_FILL: Metres = 0.15
 /** Bearing profile of a post cast into the hole: its own width above the fill, the hole's below. */
 export function holeSegments(hole: DesignedHole, along: Metres, bearing = 1): Segment[] {
   const top = Math.max(0, hole.fillTop)
-  const concrete = { top, bottom: hole.footingBottom, width: hole.diameter * bearing }
-  return top > 0 ? [{ top: 0, bottom: top, width: along }, concrete] : [concrete]
+  const concrete = bearingSegments(hole, top, bearing)
+  return top > 0 ? [{ top: 0, bottom: top, width: along }, ...concrete] : concrete
 }
 
 /** The hole as it is drawn, with its measures, and what it is filled with. */
-export function holeSolids(
-  { diameter, depth, footingBottom, fillTop, stoneBed }: DesignedHole,
-  matter: Matter = 'new-concrete',
-): Solid[] {
-  const [left, right] = [-diameter / 2, diameter / 2]
+export function holeSolids(hole: DesignedHole, matter: Matter = 'new-concrete'): Solid[] {
+  const { diameter, depth, footingBottom, fillTop, stoneBed, shift = 0 } = hole
+  const [left, right] = [-diameter / 2 - shift, diameter / 2 - shift]
+  const widest = Math.max(diameter, footWidth(hole)) / 2 - shift
   const top = Math.max(0, fillTop)
-  const topping: Solid = { key: 'topping', matter: 'topping', outline: box(left, right, -top, 0), edge: 'none' }
+  const topping: Solid = { key: 'topping', matter: 'topping', outline: holeOutline(hole, -top, 0), edge: 'none' }
   const stone: Solid = {
     key: 'stone',
     matter: 'stone',
-    outline: box(left, right, -depth, -footingBottom),
+    outline: holeOutline(hole, -depth, -footingBottom),
     edge: 'solid',
   }
   const below = -depth - ROOM_BELOW
   const fill: Solid = {
     key: 'fill',
     matter,
-    outline: box(left, right, -footingBottom, -fillTop),
+    outline: holeOutline(hole, -footingBottom, -fillTop),
     edge: 'solid',
     link: 'footing',
     measures: [
-      heightOf('depth', 'hole deep', right, -depth, ROOM_BESIDE),
+      heightOf('depth', 'hole deep', widest, -depth, ROOM_BESIDE),
       { key: 'diameter', says: 'hole wide', from: [left, below], to: [right, below], side: 'below', length: diameter },
     ],
   }

@@ -58,7 +58,8 @@ function footingLinkOf(context: PostContext): LinkCapacity | undefined {
   return context.ground('footing', 'the standing footing', segments)
 }
 
-function standingSegments({ post, line, along }: PostContext): Segment[] | undefined {
+/** The buried part as it stands, by its widths; undefined where its size is not known. */
+export function standingSegments({ post, line, along }: PostContext): Segment[] | undefined {
   const buried = Math.min(post.length - line.height, DEPTH_RANGE.maximum)
   const { kind, diameter, top = 0, bottom } = post.footing ?? { kind: 'unknown' }
   if (kind === 'none' || kind === 'soil') {
@@ -116,6 +117,11 @@ export function turnsByHand({ post }: PostContext): boolean {
   const { pushPivot } = post.observations
   return pushPivot !== undefined && pushPivot !== 'nothing-moves' && pushPivot !== 'panel-only'
 }
+
+/** It turns above its footing: a pull on it says nothing of the ground. */
+export const isHinged = (context: PostContext): boolean =>
+  isBroken(context) || HINGED.includes(context.post.observations.pushPivot ?? '')
+const HINGED = ['at-ground-line', 'post-loose-in-concrete', 'at-the-plate']
 
 /** Out of plumb, metres for each metre, whichever way. */
 export function leanOf({ post }: PostContext): number {

@@ -2,7 +2,8 @@ import { stringOver, type StringHold } from '../setout/stringOver'
 import { row, type Tables } from '../tables/tables'
 import type { Section } from '../timber/section'
 import type { Experience } from '../wind/experience'
-import type { Metres } from '../units/types'
+import type { MeasuredScale } from '../ground/pullTest'
+import type { Metres, Years } from '../units/types'
 import { marksNear } from '../document/marks'
 import type { Heard } from '../cause/readings'
 import { heardAlong } from '../document/alike'
@@ -17,7 +18,26 @@ export interface Assumption {
   why: string
 }
 
-export type ResolvedSite = Required<Omit<Site, 'name' | 'rules'>> & { name: string; rules?: string }
+type SiteAsked = 'name' | 'rules' | 'target' | 'van'
+export type ResolvedSite = Required<Omit<Site, SiteAsked>> &
+  Pick<Site, 'rules' | 'target' | 'van'> & {
+    name: string
+    /** By years, whatever else a line asks for. */
+    asked: { targetReturnYears: Years; leanReturnYears?: Years | undefined }
+  }
+
+/** What pulls say of a soil of a line: see the pull test. */
+export interface MeasuredGround extends MeasuredScale {
+  /** What is counted of it: no more than 1 unless it was held for a minute on wet ground. */
+  used: number
+  pulls: number
+  isHeld: boolean
+}
+
+/** What a post stands in, as a key: posts of one line that share it share what was measured of it. */
+export const soilOf = ({ soil, layers }: Pick<ResolvedPost, 'soil' | 'layers'>): string =>
+  layers ? layers.map((each) => `${each.soil} to ${each.bottom}`).join(', ') : soil
+
 type Sketched = 'marks' | 'course' | 'levelReference' | 'history'
 export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sketched>> &
   Pick<Line, Sketched | 'remainingYears'> & {
@@ -26,6 +46,8 @@ export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sket
     experience: Experience
     /** Where the string is held, over the ground at the first post, by rising station. */
     string: StringHold[]
+    /** By soil, see {@link soilOf}; nothing before it was worked out. */
+    measured: Readonly<Record<string, MeasuredGround>>
     /** How many kinds of repair are chosen along it. */
     repairKinds: number
     /** So many of its posts are seen to have gone that it is the line that is at its end. */
@@ -78,6 +100,12 @@ function resolveSite(given: Site, { defaults, localRules }: Tables, assumed: Ass
   const rules = given.rules === undefined ? undefined : row(localRules, given.rules)
   const { gust50, frostDepth, minimumDepth } = { ...rules, ...given }
   const site = { ...given, gust50, frostDepth, minimumDepth }
+  const targetReturnYears = take(
+    site.targetReturnYears,
+    'targetReturnYears',
+    defaults.targetReturnYears,
+    'a permanent repair',
+  )
   return {
     ...given,
     name: site.name ?? '',
@@ -86,22 +114,17 @@ function resolveSite(given: Site, { defaults, localRules }: Tables, assumed: Ass
     gust50: take(site.gust50, 'gust50', defaults.gust50, 'working value: look up the map for this place'),
     frostDepth: take(site.frostDepth, 'frostDepth', defaults.frostDepth, 'working value: ask the local office'),
     minimumDepth: take(site.minimumDepth, 'minimumDepth', defaults.minimumDepth, 'working value: ask the local office'),
-    targetReturnYears: take(
-      site.targetReturnYears,
-      'targetReturnYears',
-      defaults.targetReturnYears,
-      'a permanent repair',
-    ),
-    leanReturnYears: leanYears(given, defaults),
+    targetReturnYears,
+    leanReturnYears: leanReturnYears(targetReturnYears, given.leanReturnYears, defaults),
+    asked: { targetReturnYears, leanReturnYears: given.leanReturnYears },
     season: take(site.season, 'season', 'wet', 'the worse season'),
   }
 }
 
 /** A temporary repair may lean sooner: once in two years where the other asks for ten or less. */
-function leanYears({ targetReturnYears, leanReturnYears }: Site, defaults: Tables['defaults']): number {
-  const target = targetReturnYears ?? defaults.targetReturnYears
+export function leanReturnYears(target: Years, asked: Years | undefined, defaults: Tables['defaults']): Years {
   const usual = target <= defaults.leanReturnYears ? TEMPORARY_LEAN_YEARS : defaults.leanReturnYears
-  return Math.min(target, leanReturnYears ?? usual)
+  return Math.min(target, asked ?? usual)
 }
 const TEMPORARY_LEAN_YEARS = 2
 
@@ -146,6 +169,7 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
     posts,
     string,
     experience: tables.experience,
+    measured: {},
     repairKinds: kinds.size,
     isWornOut: isWornOut(line),
   }
@@ -187,6 +211,8 @@ function resolvePost(
   }
   const duty = post.duty ?? (kind === 'single' ? 'roadside-box' : atEnd ? 'end' : 'line')
   const duties = dutiesOf(post, duty)
+  // What the hole showed stands before what a thumb said at its top.
+  const top = post.layers?.[0]
   const section: Section = { shape: 'rectangle', along: defaults.postSize, across: defaults.postSize }
   return {
     ...post,
@@ -198,9 +224,9 @@ function resolvePost(
     section: take(post.section, 'section', section, 'not measured'),
     length: take(post.length, 'length', fenceHeight + defaults.embedment, 'its height and 0.6 m in the ground'),
     ageYears: take(post.ageYears, 'ageYears', defaults.ageYears, 'nobody knew'),
-    soil: take(post.soil, 'soil', defaults.soil, 'not tested: push a thumb into the side of the hole'),
-    saturated: post.saturated ?? false,
+    soil: top?.soil ?? take(post.soil, 'soil', defaults.soil, 'not tested: push a thumb into the side of the hole'),
+    saturated: top?.saturated ?? post.saturated ?? false,
     observations: post.observations ?? {},
-    isAssumed: { soil: post.soil === undefined, section: post.section === undefined },
+    isAssumed: { soil: post.soil === undefined && top === undefined, section: post.section === undefined },
   }
 }

@@ -33,6 +33,12 @@ export interface ExperienceRange {
   high: number
 }
 
+/** What was measured of the strength that the soil of a line has in common: its median, and the scatter of its ln. */
+export interface SharedSoil {
+  median: number
+  scatter: number
+}
+
 /** Scatter of ln factor, of ln soil strength, and the share of the latter that the whole line has in common. */
 const FACTOR_SCATTER = 0.4
 const SOIL_SCATTER = 0.35
@@ -56,6 +62,7 @@ const CHANCE_STEP = 0.03
  *
  * @param usual factor without a history
  * @param leanGust bare gust at which a typical post of the line begins to lean, m/s
+ * @param soil what a pull measured of the line's soil; its scatter is never more than without one
  * @returns median, 5 and 95 % points of the factor
  * @source Bayes on a grid of ln f, normal about ln usual with σ 0.4; ln s = 0.35 (√0.6 z + √0.4 ε): working values
  * @example experienceOfLine({ posts: 10, ageYears: 16, gone: 0 }, 0.4, 22.7, 38) // 0.257 (0.157 to 0.400)
@@ -65,13 +72,16 @@ export function experienceOfLine(
   usual: number,
   leanGust: MetresPerSecond,
   gust50: MetresPerSecond,
+  soil: SharedSoil = { median: 1, scatter: SHARED_SCATTER },
 ): ExperienceRange {
+  const shared = Math.min(SHARED_SCATTER, soil.scatter)
+  const stronger = Math.log(soil.median)
   const steps = Math.round((2 * REACH) / STEP)
   const logs = Array.from({ length: steps + 1 }, (_, i) => Math.log(usual) - REACH + i * STEP)
   const chanceGone = chancesGone(logs, ageYears, leanGust, gust50)
   const weights = logs.map((log) => {
     const prior = Math.exp(-(((log - Math.log(usual)) / FACTOR_SCATTER) ** 2) / 2)
-    return prior * meanOverNormal((z) => likelihood(chanceGone(log - SHARED_SCATTER * z), posts, gone))
+    return prior * meanOverNormal((z) => likelihood(chanceGone(log - stronger - shared * z), posts, gone))
   })
   const total = weights.reduce((sum, weight) => sum + weight, 0)
   const point = (share: number): number => {

@@ -1,6 +1,7 @@
 import { SEASONS } from '../../core/ground/soil'
 import { MATERIALS } from '../../core/timber/materials'
 import { EXPOSURES, LINE_KINDS } from '../../core/wind/fence'
+import { TARGETS } from '../../core/wind/target'
 import {
   CARRIED,
   CLEAR_FACES,
@@ -11,6 +12,10 @@ import {
   JOB_FORMAT,
   JOB_VERSION,
   MARK_KINDS,
+  HOLE_SHAPES,
+  MET_DECISIONS,
+  MET_KINDS,
+  MET_SIDES,
   SERVICES,
   SET_ORDERS,
   UPGRADES,
@@ -65,7 +70,19 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
     )
     .map((list) => list.map((mark, i) => ({ ...mark, id: `mark-${i}` })))
   const hole = fc.record(
-    { diameter: between(0.1, 2), depth: between(0.2, 4), stoneBed: between(0, 1), fillTop: between(-0.2, 1) },
+    {
+      shape: fc.constantFrom(...HOLE_SHAPES),
+      diameter: between(0.1, 2),
+      depth: between(0.2, 4),
+      stoneBed: between(0, 1),
+      fillTop: between(-0.2, 1),
+      bottomDiameter: between(0.1, 2),
+      bellDiameter: between(0.1, 2),
+      bellHeight: between(0.05, 1),
+      crown: fc.boolean(),
+      shift: between(-0.5, 0.5),
+      stones: between(0, 0.4),
+    },
     { requiredKeys: [] },
   )
   const repair = fc.record(
@@ -86,6 +103,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       ),
       setOrder: fc.constantFrom(...SET_ORDERS),
       coating: fc.constantFrom(...COATINGS),
+      poured: fc.record({ bags: between(0, 60), water: between(0, 0.5), face: between(-0.2, 1) }, { requiredKeys: [] }),
       licensed: fc.constant({ name: 'Ada Brandt' }),
       hole,
       holes: fc.dictionary(key(tables.parts.methods), hole, { maxKeys: 2 }),
@@ -101,8 +119,44 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
     },
     { requiredKeys: ['kind'] },
   )
+  const layers = fc
+    .array(fc.record({ soil: key(tables.soils), saturated: fc.boolean(), thickness: between(0.06, 0.8) }), {
+      minLength: 1,
+      maxLength: 4,
+    })
+    .map((list) =>
+      list.map(({ thickness: _own, ...each }, i) => ({
+        ...each,
+        bottom: list.slice(0, i + 1).reduce((sum, { thickness }) => sum + thickness, 0),
+      })),
+    )
+  const pull = fc.record(
+    {
+      force: between(20, 400),
+      height: between(0.3, 2),
+      at: between(0, 2),
+      movement: between(0, 0.03),
+      residual: between(0, 0.01),
+      held: fc.boolean(),
+      saturated: fc.boolean(),
+    },
+    { requiredKeys: ['force', 'height', 'at', 'movement'] },
+  )
+  const met = fc.record(
+    {
+      kind: fc.constantFrom(...MET_KINDS),
+      depth: between(0, 2),
+      side: fc.constantFrom(...MET_SIDES),
+      size: between(0.005, 1),
+      decision: fc.constantFrom(...MET_DECISIONS),
+    },
+    { requiredKeys: ['kind', 'depth'] },
+  )
   const post = fc.record(
     {
+      layers,
+      pulls: fc.array(pull, { maxLength: 2 }),
+      met: fc.array(met, { maxLength: 2 }),
       duty: fc.constantFrom(...DUTIES),
       material: fc.constantFrom(...MATERIALS),
       section,
@@ -171,6 +225,8 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       rules: fc.constantFrom(...tables.localRules.map(({ key }) => key)),
       frostDepth: between(0, 3),
       minimumDepth: between(0, 3),
+      target: fc.record({ by: fc.constantFrom(...TARGETS), chance: between(0.01, 0.9) }, { requiredKeys: ['by'] }),
+      van: fc.record({ mix: key(tables.mixes), bags: fc.integer({ min: 0, max: 40 }) }, { requiredKeys: [] }),
       targetReturnYears: between(2, 1000),
       leanReturnYears: between(1.1, 1000),
       season: fc.constantFrom(...SEASONS),

@@ -200,9 +200,17 @@ export function truths(tables: Tables): Truth[] {
       demand(problems.length === 0, () => problems.join('; '))
       const bare = job.lines.map(({ id, posts }) => ({
         id,
-        // Repairs and ticks are chosen here; nothing seen is nothing said.
-        posts: posts.map(({ repair: _repair, conditions: _conditions, observations, ...post }) =>
-          Object.keys(observations ?? {}).length > 0 ? { ...post, observations } : post,
+        // Repairs and ticks are chosen here, holes are dug here; nothing seen is nothing said.
+        posts: posts.map(
+          ({
+            repair: _repair,
+            conditions: _conditions,
+            layers: _layers,
+            pulls: _pulls,
+            met: _met,
+            observations,
+            ...post
+          }) => (Object.keys(observations ?? {}).length > 0 ? { ...post, observations } : post),
         ),
       }))
       demand(isDeepStrictEqual(plain(lines), plain(bare)), () => JSON.stringify([lines, bare]))

@@ -1,3 +1,4 @@
+import { layerAt } from '../../ground/strata'
 import { row } from '../../tables/tables'
 import { columnCapacity } from '../../timber/column'
 import type { Metres, Newtons, SquareMetres } from '../../units/types'
@@ -23,11 +24,12 @@ export const loadOn = ({ post, tables }: PostContext): Newtons =>
   post.carries ? carriedLoad(post.carries, tables.parts.carried).all : 0
 
 /** What presses on the ground under a round pier; ground without a figure bears nothing that anybody can say. */
-export function bearingCheck(context: PostContext, check: string, diameter: Metres): Check {
+export function bearingCheck(context: PostContext, check: string, diameter: Metres, foot: Metres): Check {
   const base = (Math.PI * diameter ** 2) / 4
-  const { soil } = context
-  const { pressure, allowable } = soil
-    ? pierBearing(loadOn(context), base, soil)
+  const { earth } = context
+  // What stands at the foot of it bears it.
+  const { pressure, allowable } = earth
+    ? pierBearing(loadOn(context), base, layerAt(earth, foot).soil)
     : { pressure: loadOn(context) / base, allowable: null }
   return { check, demand: pressure, capacity: allowable ?? 0, unit: 'Pa' }
 }

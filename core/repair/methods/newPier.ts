@@ -1,6 +1,7 @@
 import type { Metres } from '../../units/types'
 import type { PostContext } from '../context'
 import { designHole, holeSegments, type DesignedHole } from '../hole'
+import { footWidth } from '../holeShape'
 import {
   bearingCheck,
   loadBearingCautions,
@@ -32,7 +33,10 @@ export const newPier: RepairMethod = {
       links: [
         { ...context.ground('footing', 'the new pier in the ground', holeSegments(hole, hole.diameter)), of: 'bare' },
       ],
-      checks: [bearingCheck(context, 'pressure under the pier', hole.diameter), ...loadBearingChecks(context, choice)],
+      checks: [
+        bearingCheck(context, 'pressure under the pier', footWidth(hole), hole.footingBottom),
+        ...loadBearingChecks(context, choice),
+      ],
       earthwork: {
         holes: [hole],
         fills: [{ kind: 'concrete', hole: 0, leftBy: oldBlock(context) }],
@@ -54,8 +58,9 @@ export const newPier: RepairMethod = {
 function pierHole(context: PostContext): DesignedHole {
   const { toolWidths } = context.tables.digging
   const open = toolWidths.filter((each) => each >= LEAST_WIDTH)
+  const foot = designHole(context, key, { width: LEAST_WIDTH, fillTop: -PIER_ABOVE }).footingBottom
   const bears = (each: Metres) => {
-    const { demand, capacity } = bearingCheck(context, 'pressure under the pier', each)
+    const { demand, capacity } = bearingCheck(context, 'pressure under the pier', each, foot)
     return demand <= capacity
   }
   const width = (context.soil && open.find(bears)) ?? (context.soil ? open.at(-1)! : open[0]!)

@@ -1,6 +1,7 @@
 import type { Segment } from '../../ground/profile'
 import { BELOW_FROST } from '../../ground/frost'
 import { roundUpTo, tidy } from '../../numeric/rounding'
+import { row } from '../../tables/tables'
 import type { Metres } from '../../units/types'
 import type { PostContext } from '../context'
 import { designHole, holeSolids, toolWidth } from '../hole'
@@ -33,9 +34,10 @@ export const newPostKeyed: RepairMethod = {
   // For whoever wants no concrete.
   unsuited: () => true,
   against(context) {
-    const { post, soil, says, line } = context
+    const { post, tables, says, line } = context
     const reasons = commonRefusals(context)
-    if (LOOSE.includes(post.soil)) reasons.push(`${soil!.name} lets the key through: it wants firm ground.`)
+    if (LOOSE.includes(post.soil))
+      reasons.push(`${row(tables.soils, post.soil).name} lets the key through: it wants firm ground.`)
     const { leafMass = 0 } = post.gate ?? {}
     if (post.duties.includes('gate-hinge') && leafMass > LIGHT_LEAF)
       reasons.push(`A leaf of ${says.mass(leafMass)} is too heavy for a post in soil alone.`)

@@ -68,11 +68,11 @@ function headOf(context: PostContext): DesignedHole {
 
 function pierChecks(context: PostContext, { dowel }: Choice): Check[] {
   const { wind, tables } = context
-  const { diameter: across = 0.3 } = oldBlock(context) ?? {}
+  const { diameter: across = 0.3, bottom = LEAST_DIG } = oldBlock(context) ?? {}
   const { diameter, yield: yields } = row(tables.parts.lists.dowel.rows, dowel!)
   const capacity: Newtons = (DOWELS * SHEAR * yields * Math.PI * diameter ** 2) / 4
   return [
-    bearingCheck(context, 'pressure under the old pier', across),
+    bearingCheck(context, 'pressure under the old pier', across, bottom),
     { check: 'shear in the dowels', demand: wind.force, capacity, unit: 'N' },
   ]
 }
