@@ -4,7 +4,7 @@ import { LIMITS } from '../limits'
 import type { Tables } from '../tables/tables'
 import { codeDepth, codeForce } from '../ground/code'
 import { momentRotation } from '../ground/curves'
-import { findHole } from '../ground/holeFinder'
+import { findHole, USUAL_WEIGHTS } from '../ground/holeFinder'
 import { groundCapacity, groundResponse } from '../ground/postInGround'
 import { calculation } from './calculation'
 import { flag, group, listOf, optional, quantity, section, soilKey, soilWithFigures } from './inputs'
@@ -126,8 +126,8 @@ export const findHoleCalculation = calculation({
     fillTop: optional(quantity(-0.2, 0.5, 'm'), 0.075),
     diameters: listOf(quantity(0.1, 2, 'm'), 40),
     reach: quantity(0.2, 4, 'm'),
-    perCubicMetre: optional(quantity(0, 1e6), 150),
-    perMinute: optional(quantity(0, 1e4), 0.6),
+    perCubicMetre: optional(quantity(0, 1e6), USUAL_WEIGHTS.perCubicMetre),
+    perMinute: optional(quantity(0, 1e4), USUAL_WEIGHTS.perMinute),
   },
   outputs: {
     best: '{ diameter, footing, depth m, concrete m³, minutes, cost, rule }, null when none holds within reach',

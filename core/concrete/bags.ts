@@ -117,7 +117,8 @@ function baggedOrder(concrete: CubicMetres, mix: BaggedMix, filling: Filling, th
   const count = wholeBags(exactCount)
   const water = count * (filling.water === 'on-top' ? mix.waterOnTop! : mix.waterMixed)
   const ruleWater = filling.water === 'third-of-hole' ? third() : water
-  const extra = count > 0 ? (ruleWater - water) / count : 0
+  // What is poured on top is more than the label has it mixed with, and makes it weaker.
+  const extra = count > 0 ? ruleWater / count - mix.waterMixed : 0
   const short = exactCount > count + 1e-9 ? { short: (exactCount - count) * mix.yields } : {}
   return { count, exactCount, ...short, water, ruleWater, strength: strengthWithWater(mix, extra) }
 }

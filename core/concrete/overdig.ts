@@ -1,10 +1,19 @@
 import { median } from '../numeric/statistics'
+import type { Metres } from '../units/types'
 
 export const DIGGING_TOOLS = ['auger', 'post-hole-digger', 'spade'] as const
 export type DiggingTool = (typeof DIGGING_TOOLS)[number]
 
 /** What each tool digs over the plan; working values. */
 const BY_TOOL: Record<DiggingTool, number> = { auger: 0.05, 'post-hole-digger': 0.1, spade: 0.25 }
+/** How deep each tool goes before it is at its end, m; working values. */
+const REACH: Record<DiggingTool, Metres> = { auger: 0.9, 'post-hole-digger': 1.2, spade: 0.7 }
+/** What holes are dug with where nobody said. */
+export const USUAL_TOOL: DiggingTool = 'post-hole-digger'
+
+/** @example reachOf('auger') // 0.9 m */
+export const reachOf = (tool: DiggingTool = USUAL_TOOL): Metres => REACH[tool]
+
 /** Records after which they count more than the working values. */
 const ENOUGH_HOLES = 5
 

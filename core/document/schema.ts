@@ -8,6 +8,7 @@ import {
   type Observations,
 } from '../cause/observations'
 import { CAUSES } from '../cause/tables'
+import { DIGGING_TOOLS } from '../concrete/overdig'
 import { SEASONS } from '../ground/soil'
 import { LIMITS, LONGEST } from '../limits'
 import {
@@ -127,6 +128,8 @@ export const holeSchema = record({
   shift: quantity(-0.5, 0.5, 'm'),
   /** Wedged into the concrete, share of its volume. */
   stones: quantity(0, 0.4),
+  /** A board across the push near the surface, on both faces. */
+  key: flag(),
 })
 
 const partKey = (kind: string) => tableKey(kind, ({ parts }: Tables) => parts.lists[kind]?.rows ?? [])
@@ -164,6 +167,8 @@ export const repairSchema = record({
   /** What really went in: bags, water in all, and how far the concrete's face lies below the ground. */
   poured: part({ bags: quantity(0, 500), water: quantity(0, 5, 'm³'), face: quantity(-0.3, 4, 'm') }),
   sleeve: part({ clearance: quantity(0, 0.05, 'm'), insertion: quantity(0.1, 2, 'm'), drains: flag() }),
+  /** What the hole is dug with. */
+  tool: choice(DIGGING_TOOLS),
   setOrder: choice(SET_ORDERS),
   coating: choice(COATINGS),
   /** The licensed person who decides on a load-bearing post. */

@@ -22,6 +22,9 @@ export interface HoleCosts {
   perMinute: number
 }
 
+/** Money for a cubic metre of concrete, and for a minute: only their ratio tells. Working values. */
+export const USUAL_WEIGHTS = { perCubicMetre: 150, perMinute: 0.6 }
+
 export interface FoundHole {
   diameter: Metres
   /** Foot of the concrete, m. */

@@ -21,7 +21,7 @@ export interface Item {
  *
  * @example itemsOf('B7', spurPlan, tables) // 4 bags of 20 kg fast post mix, 11.2 L of water, …, 1 × 100 mm spur, 1.2 m
  */
-export function itemsOf(post: string, { method, concrete, packed, parts }: MethodPlan, tables: Tables): Item[] {
+export function itemsOf(post: string, { method, hole, concrete, packed, parts }: MethodPlan, tables: Tables): Item[] {
   const poured: Omit<Item, 'post'>[] = []
   if (concrete) {
     const { bags, stone } = concrete
@@ -35,6 +35,7 @@ export function itemsOf(post: string, { method, concrete, packed, parts }: Metho
     what: row(tables.parts.lists[kind]!.rows, key).name,
     amount: count,
   }))
+  if (hole?.key) poured.push({ what: 'treated board for the key, 1 m × 150 × 50 mm', amount: 2 })
   const gear = row(tables.parts.methods, method).bring.map((what) => ({ what }))
   return [...poured, ...made, ...gear].map((item) => ({ ...item, post }))
 }

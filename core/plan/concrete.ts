@@ -1,6 +1,6 @@
 import { bagOrder, takesFilling, type Filling, type Mix } from '../concrete/bags'
 import { fillQuantities } from '../concrete/fill'
-import { overdig } from '../concrete/overdig'
+import { overdig, USUAL_TOOL } from '../concrete/overdig'
 import { brokenOut } from '../concrete/supply'
 import { holeVolumes } from '../concrete/volume'
 import { frostWarnings } from '../ground/frost'
@@ -31,7 +31,7 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   const filling = takesFilling(mix, wanted) ? wanted : row(tables.fillings, tables.defaults.filling)
   const { diameter, depth, stoneBed, fillTop, shift = 0, stones = 0 } = hole
   const shape = volumeShape(hole)
-  const over = overdig('post-hole-digger', soil.overdig)
+  const over = overdig(post.repair?.tool ?? USUAL_TOOL, soil.overdig)
   const section = fill.castIn?.section
   const ofHole = holeVolumes({
     hole: shape,
@@ -88,11 +88,14 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
  * @returns undefined where nothing is packed, or the soil gives no figure
  * @example stone round a 0.1 m post in a hole of 0.3 × 0.75 m, fill from 0.05 m: 47.8 L with a tenth of over-dig, 6 layers, 86 kg
  */
-export function planPacked(earthwork: Earthwork | undefined, { tables, soil }: PostContext): PackedPlan | undefined {
+export function planPacked(
+  earthwork: Earthwork | undefined,
+  { tables, soil, post }: PostContext,
+): PackedPlan | undefined {
   const fill = earthwork?.fills.find(({ kind }) => kind !== 'concrete')
   if (!fill || !soil) return undefined
   const hole = earthwork!.holes[fill.hole]!
-  const over = overdig('post-hole-digger', soil.overdig)
+  const over = overdig(post.repair?.tool ?? USUAL_TOOL, soil.overdig)
   const filling = row(tables.fillings, fill.kind === 'stone' ? 'stone' : 'tamped-soil')
   const volumes = holeVolumes({
     hole: volumeShape(hole),

@@ -8,6 +8,7 @@ import { WORKING_STEP } from '../units/step'
 import type { Metres } from '../units/types'
 import type { PostContext } from './context'
 import { bearingSegments, footWidth, holeOutline, USUAL_BELL } from './holeShape'
+import { keySolid, withKey } from './members/timberKey'
 import { heightOf, type Matter, type Solid } from './solids'
 
 /** A hole as designed, all sizes in metres; of a square one `diameter` is its side. */
@@ -31,6 +32,8 @@ export interface DesignedHole {
   shift?: Metres
   /** Wedged into the concrete, share of its volume. */
   stones?: number
+  /** A board across the push near the surface, on both faces. */
+  key?: boolean
   /** No hole that can be dug holds the target gust: nobody may call this depth recommended. */
   noHoleHolds?: true
 }
@@ -70,7 +73,7 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
   const { post, tables, soil } = context
   const chosen = chosenHole(post, method)
   const { along, across } = wish.stands ?? context
-  const { bottomDiameter, bellDiameter, bellHeight, crown, shift, stones } = chosen
+  const { bottomDiameter, bellDiameter, bellHeight, crown, shift, stones, key } = chosen
   const bed = wish.stoneBed ?? tables.defaults.stoneBed
   const stoneBed = chosen.stoneBed ?? roundUpTo(bed, WORKING_STEP[tables.units])
   const fillTop = chosen.fillTop ?? wish.fillTop ?? tables.defaults.fillTop
@@ -105,6 +108,7 @@ export function designHole(context: PostContext, method: string, wish: HoleWish 
     ...(crown ? { crown } : {}),
     ...(shift ? { shift } : {}),
     ...(stones ? { stones } : {}),
+    ...(key ? { key } : {}),
     ...(chosen.depth === undefined && asked.noHoleHolds ? { noHoleHolds: true } : {}),
   }
 }
@@ -118,8 +122,9 @@ const LEAST_FILL: Metres = 0.15
 /** Bearing profile of a post cast into the hole: its own width above the fill, the hole's below. */
 export function holeSegments(hole: DesignedHole, along: Metres, bearing = 1): Segment[] {
   const top = Math.max(0, hole.fillTop)
-  const concrete = bearingSegments(hole, top, bearing)
-  return top > 0 ? [{ top: 0, bottom: top, width: along }, ...concrete] : concrete
+  const filled = bearingSegments(hole, top, bearing)
+  const all = top > 0 ? [{ top: 0, bottom: top, width: along }, ...filled] : filled
+  return hole.key ? withKey(all) : all
 }
 
 /** The hole as it is drawn, with its measures, and what it is filled with. */
@@ -147,7 +152,7 @@ export function holeSolids(hole: DesignedHole, matter: Matter = 'new-concrete'):
       { key: 'diameter', says: 'hole wide', from: [left, below], to: [right, below], side: 'below', length: diameter },
     ],
   }
-  return [...(top > 0 ? [topping] : []), ...(stoneBed > 0 ? [stone] : []), fill]
+  return [...(top > 0 ? [topping] : []), ...(stoneBed > 0 ? [stone] : []), fill, ...(hole.key ? [keySolid()] : [])]
 }
 
 const ROOM_BELOW: Metres = 0.1

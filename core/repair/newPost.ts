@@ -7,6 +7,7 @@ import type { PostContext } from './context'
 import type { LinkCapacity } from './links'
 import { chosenPart, soldHere, type Choice } from './method'
 import { box, type Solid } from './solids'
+import { HOLDS, shareOfTargets } from './targets'
 
 /* The post that takes the place of the old one, for every method that has one. */
 
@@ -16,12 +17,17 @@ export const AS_IT_WAS = 'as-it-was'
 const STOUTER = 1.05
 const TRIED = 2
 
-/** As it was; where that does not hold, the next stouter ones; what somebody chose before all. */
+/**
+ * As it was; where the post itself does not hold, the next stouter ones; what somebody chose before all. What the ground
+ * does not hold is dug deeper or wider, not set with more wood.
+ */
 export function postVariants(context: PostContext): Choice[] {
   const chosen = chosenPart(context, 'post', '')
   if (chosen) return [{ post: chosen }]
   const own = context.post.repair?.post?.section
-  const others = own || !context.material.wood ? [] : stouterThan(context, context.post.section).slice(0, TRIED)
+  const holds = shareOfTargets(context, [newPostLink(context, newPostOf(context, { post: AS_IT_WAS }))]) >= HOLDS
+  const others =
+    own || holds || !context.material.wood ? [] : stouterThan(context, context.post.section).slice(0, TRIED)
   return [AS_IT_WAS, ...others.map(({ key }) => key)].map((post) => ({ post }))
 }
 

@@ -1,4 +1,4 @@
-import { FOOT, GALLON, MILE_PER_HOUR, POUND, POUND_FORCE, POUND_PER_SQUARE_INCH } from './constants'
+import { FOOT, GALLON, GRAVITY, MILE_PER_HOUR, POUND, POUND_FORCE, POUND_PER_SQUARE_INCH } from './constants'
 import { showLength, showSmall, type LengthSystem } from './length'
 import type { CubicMetres, Kilograms, Metres, MetresPerSecond, Minutes, Newtons, Pascals } from './types'
 
@@ -20,6 +20,8 @@ export interface Measures {
   gust: (gust: MetresPerSecond) => string
   mass: (mass: Kilograms) => string
   force: (force: Newtons) => string
+  /** As a spring balance shows it. */
+  pull: (force: Newtons) => string
   volume: (volume: CubicMetres) => string
   volumeParts: (volume: CubicMetres) => Parts
   /** On the ground. */
@@ -46,6 +48,8 @@ export function measuresIn(
     mass: (mass) => (units === 'metric' ? `${roughly(mass)} kg` : `${roughly(mass / POUND)} lb`),
     force: (force) =>
       units === 'metric' ? `${(force / 1e3).toFixed(1)} kN` : `${Math.round(force / POUND_FORCE / 10) * 10} lb`,
+    pull: (force) =>
+      units === 'metric' ? `${Math.round(force / GRAVITY)} kg` : `${Math.round(force / POUND_FORCE)} lb`,
     volume(volume) {
       const { value, unit } = volumeParts(volume)
       return `${value} ${unit}`

@@ -1,6 +1,34 @@
 import { requireNumber } from '../../errors'
 import type { Segment } from '../../ground/profile'
+import { box, type Solid } from '../solids'
 import type { Metres } from '../../units/types'
+
+/** The board that is laid across the pull, m; working values. */
+export const KEY = { length: 1, top: 0.15, bottom: 0.3 }
+
+/** A bearing profile with the key across it: where the board lies it bears with its length. */
+export function withKey(segments: readonly Segment[], { length, top, bottom }: KeyedPost['key'] = KEY): Segment[] {
+  return segments.flatMap((segment) => {
+    const from = Math.max(segment.top, top)
+    const to = Math.min(segment.bottom, bottom)
+    if (to <= from || segment.width >= length) return [segment]
+    return [
+      { ...segment, bottom: from },
+      { top: from, bottom: to, width: length },
+      { ...segment, top: to },
+    ].filter((each) => each.bottom > each.top)
+  })
+}
+
+/** Seen along the pull: the board lies across it, behind the post. */
+export const keySolid = (): Solid => ({
+  key: 'key',
+  matter: 'new-wood',
+  outline: box(-KEY.length / 2, KEY.length / 2, -KEY.bottom, -KEY.top),
+  edge: 'solid',
+  link: 'footing',
+  note: 'key on both faces',
+})
 
 export interface KeyedPost {
   /** Across the pull, m. */

@@ -5,7 +5,7 @@ import { row } from '../../tables/tables'
 import type { Metres } from '../../units/types'
 import type { PostContext } from '../context'
 import { designHole, holeSolids, toolWidth } from '../hole'
-import { keyedSegments } from '../members/timberKey'
+import { KEY, keyedSegments, keySolid } from '../members/timberKey'
 import { answersByTable, commonRefusals, oldOutSteps, type RepairMethod } from '../method'
 import { newPostLink, newPostOf, newPostSolid, postVariants, type NewPost } from '../newPost'
 import { box, type Solid } from '../solids'
@@ -17,8 +17,6 @@ const key = 'new-post-keyed'
 const LOOSE = ['loose-sand', 'made-ground', 'soft-clay']
 /** A leaf that weighs more pulls a post out of soil alone, kg; a working value. */
 const LIGHT_LEAF = 40
-/** Board across the pull, m; working values. */
-const KEY = { length: 1, top: 0.15, bottom: 0.3, thick: 0.05 }
 /** Under the key before the toe bears, and the deepest that is dug for it, m. */
 const UNDER_KEY: Metres = 0.3
 const DEEPEST: Metres = 1.2
@@ -101,13 +99,3 @@ function keyedDepth(context: PostContext, stands: NewPost): Metres {
   }
   return at(low)
 }
-
-/** Seen along the pull: the board lies across it, behind the post. */
-const keySolid = (): Solid => ({
-  key: 'key',
-  matter: 'new-wood',
-  outline: box(-KEY.length / 2, KEY.length / 2, -KEY.bottom, -KEY.top),
-  edge: 'solid',
-  link: 'footing',
-  note: 'key on both faces',
-})
