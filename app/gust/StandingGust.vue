@@ -30,8 +30,8 @@ const experience = computed(() =>
     <GustScale
       v-if="standing.state === 'holds' || standing.state === 'moves'"
       :rows="rows"
-      :target="view.plan.value!.target.gust"
-      :gust50="view.plan.value!.target.gust50"
+      :target="view.target.value.gust"
+      :gust50="view.target.value.gust50"
       label="The post as it stands on the scale of gusts"
     />
   </div>

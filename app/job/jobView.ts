@@ -1,5 +1,8 @@
-import { computed, ref, watch, type Ref } from 'vue'
+import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { useRouter } from '#imports'
+import type { Job } from '~~/core/document/job'
+import { applyCommands } from '~~/core/edit/apply'
+import type { Command } from '~~/core/edit/commands'
 import { methodDetail } from '~~/core/plan/detail'
 import { planner } from '~~/core/plan/plan'
 import type { MethodPlan, Plan, PostPlan } from '~~/core/plan/types'
@@ -24,8 +27,15 @@ export function createJobView(
   /** What is planned in feet and inches has holes on the inch: each has a planner of its own. */
   const planJob = computed(() => planner(tables.value))
 
-  const resolved = computed(() => session.job.value && resolveJob(session.job.value, tables.value))
-  const plan = computed(() => session.job.value && planJob.value(session.job.value))
+  /** Edits that are only tried, while something is pulled: planned and drawn, kept when it is let go. */
+  const tried = shallowRef<readonly Command[]>([])
+  function tryOut(commands: readonly Command[]): void {
+    if (commands.length > 0 || tried.value.length > 0) tried.value = commands
+  }
+  const job = computed(() => session.job.value && withTried(session.job.value, tried.value))
+
+  const resolved = computed(() => job.value && resolveJob(job.value, tables.value))
+  const plan = computed(() => job.value && planJob.value(job.value))
 
   const site = computed(() => resolved.value?.site)
   const posts = computed(
@@ -67,6 +77,8 @@ export function createJobView(
   const line = computed<ResolvedLine | undefined>(() => posts.value[index.value]?.line)
   const post = computed<ResolvedPost | undefined>(() => posts.value[index.value]?.post)
   const postPlan = computed<PostPlan | undefined>(() => plan.value?.posts[index.value])
+  /** What is asked of its repairs. */
+  const target = computed(() => postPlan.value?.target ?? plan.value!.target)
   const assumed = computed(
     () => plan.value?.assumed.filter((each) => each.post === null || each.post === post.value?.id) ?? [],
   )
@@ -83,8 +95,8 @@ export function createJobView(
   /** What only one screen wants of it: steps, parts and what stands where. */
   const detail = computed(() => {
     const method = methodInHand.value
-    return session.job.value && post.value && method
-      ? methodDetail(session.job.value, tables.value, post.value.id, method.method)
+    return job.value && post.value && method
+      ? methodDetail(job.value, tables.value, post.value.id, method.method)
       : undefined
   })
   /** What the drawing shows of it: before the choice of a repair the post is drawn as it stands. */
@@ -149,6 +161,9 @@ export function createJobView(
     detail,
     drawnRepair,
     site,
+    job,
+    tryOut,
+    target,
     asked,
     ask,
     askFact,
@@ -158,6 +173,10 @@ export function createJobView(
     goTo,
   }
 }
+function withTried(job: Job, commands: readonly Command[]): Job {
+  return commands.length > 0 ? applyCommands(job, commands) : job
+}
+
 /** The first post that waits for a repair, else the first that nobody has looked at, else the first. */
 function whereWorkStands({ posts }: Plan, all: readonly ResolvedPost[]): number {
   const first = (state: PostPlan['diagnosis']['state']) =>

@@ -171,3 +171,18 @@ export function historySentence(
 }
 
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+
+/**
+ * What pulls on a line say of its ground, and what is counted of it.
+ *
+ * @example 'By your pull the ground is 0.8 times what the thumb said (0.6 to 1.1), and all gusts here count that.'
+ */
+export function measuredSentence({ measured }: Pick<PostPlan, 'measured'>): string {
+  if (!measured) return ''
+  const { scale, low, high, used, isHeld } = measured
+  const found = `By your pull the ground is ${times(scale)} what the thumb said (${low.toFixed(1)} to ${high.toFixed(1)})`
+  if (used < scale && !isHeld)
+    return `${found}. Measured dry, or only for a moment: no more than the book is counted; ask again after rain.`
+  return `${found}: all gusts here are by that.`
+}
+const times = (scale: number) => (Math.abs(scale - 1) < 0.05 ? 'just' : `${scale.toFixed(1)} times`)

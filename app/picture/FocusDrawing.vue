@@ -10,6 +10,7 @@ import DrawingPatterns from './DrawingPatterns.vue'
 import DrawnShape from './DrawnShape.vue'
 import FenceDrawing from './FenceDrawing.vue'
 import GroundStrip from './GroundStrip.vue'
+import HoleGrips from './HoleGrips.vue'
 import MarkDrawing from './MarkDrawing.vue'
 import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
@@ -19,9 +20,10 @@ import { px, svgPoints } from '~/picture/model/viewport'
 
 /**
  * The chosen post in the middle as a full section, its neighbours left and right, in true scale.
- * `still` for a page that scrolls past it; `building` where posts are moved and bays measured out.
+ * `still` for a page that scrolls past it; `building` where posts are moved and bays measured out; `pullsHole` where the
+ * hole has grips to pull on.
  */
-const props = defineProps<{ still?: boolean; building?: boolean }>()
+const props = defineProps<{ still?: boolean; building?: boolean; pullsHole?: boolean }>()
 const view = useJobView()
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
@@ -33,7 +35,14 @@ const HELD = 40
 const pan = ref(0)
 const panning = ref(false)
 const drag = usePostDrag(() => scale.value)
-const model = useDrawingModel({ width, height, pan, held: drag.held, building: () => props.building === true })
+const model = useDrawingModel({
+  width,
+  height,
+  pan,
+  held: drag.held,
+  building: () => props.building === true,
+  pulling: () => props.pullsHole === true,
+})
 const { viewport, station, section } = model
 
 /** Held further aside than this, the drawing goes on to the next post at least, px. */
@@ -127,6 +136,15 @@ useGestures(frame, () => !props.still, {
           :y1="viewport.groundY"
           :y2="px(viewport.groundY - section.plumb.to[1] * scale)"
         />
+        <line
+          v-for="layer in model.layers.value"
+          :key="layer.key"
+          class="layer"
+          :x1="px((layer.from[0] + station) * scale)"
+          :x2="px((layer.to[0] + station) * scale)"
+          :y1="px(viewport.groundY - layer.from[1] * scale)"
+          :y2="px(viewport.groundY - layer.to[1] * scale)"
+        />
         <DrawnShape
           v-for="shape in section.shapes"
           :key="shape.key"
@@ -159,6 +177,7 @@ useGestures(frame, () => !props.still, {
         }}{{ view.post.value!.isAssumed.soil ? ', not tested' : '' }}
       </text>
     </svg>
+    <HoleGrips v-if="model.grips.value.length > 0 && !panning" :grips="model.grips.value" :scale="scale" />
     <div v-if="!still" class="zoom no-print">
       <v-btn aria-label="Draw larger" title="Draw larger (+)" @click="enlarge(1.25)">+</v-btn>
       <v-btn aria-label="Draw smaller" title="Draw smaller (−)" @click="enlarge(0.8)">−</v-btn>
@@ -211,6 +230,12 @@ svg {
   stroke: var(--string);
   stroke-width: 1.4;
   stroke-dasharray: 7 5;
+}
+.layer {
+  stroke: var(--umber);
+  stroke-width: 2;
+  stroke-dasharray: 10 5;
+  pointer-events: none;
 }
 .chosen-shape {
   pointer-events: none;

@@ -10,10 +10,16 @@ import type { Measure } from '~~/core/repair/solids'
 import type { Note } from '~/picture/model/geometry'
 import { groundLine, riseOver, stringAt, stringKnots, stringLine } from '~/picture/model/groundModel'
 import { boxOf, dimensionLabel, nameLabel, noteLabel, placeLabels } from '~/picture/model/labels'
+import { gripsOnScreen } from '~/picture/model/holeGrips'
+import { gripsOf } from '~~/core/hole/pull'
+import { layerLines, layerNotes, metSolids, thinCover } from '~/picture/model/holeMarks'
+import { MET_WORDS } from '~/job/metWords'
+import { row } from '~~/core/tables/tables'
+import { tables } from '~~/data/tables'
 import { lineModel } from '~/picture/model/lineModel'
 import { markModel } from '~/picture/model/markModel'
 import { pullModel } from '~/picture/model/pullModel'
-import { sectionModel } from '~/picture/model/sectionModel'
+import { notesOf, sectionModel } from '~/picture/model/sectionModel'
 import { fitViewport, px } from '~/picture/model/viewport'
 import { usePreferencesStore } from '~/session/preferences'
 import type { Snapped } from '~~/core/setout/snap'
@@ -21,6 +27,8 @@ import type { Snapped } from '~~/core/setout/snap'
 /** A narrow drawing has no room for words beside the post; they stand in its text equivalent. */
 const NARROW = 480
 const FAR = 1e6
+/** Half of what is seen of a grip, px. */
+const GRIP_SEEN = 18
 
 interface Surroundings {
   width: Ref<number>
@@ -31,10 +39,12 @@ interface Surroundings {
   held: Ref<({ id: string } & Snapped) | undefined>
   /** Whether the line is being built: bays are measured out instead of the post. */
   building: () => boolean
+  /** Whether the hole has grips to pull on. */
+  pulling: () => boolean
 }
 
 /** All that the focus drawing shows, as plain models in metres and pixels. */
-export function useDrawingModel({ width, height, pan, held, building }: Surroundings) {
+export function useDrawingModel({ width, height, pan, held, building, pulling }: Surroundings) {
   const view = useJobView()
   const preferences = usePreferencesStore()
   const { zoom, scale } = useDrawing()
@@ -64,9 +74,21 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
       drawn.value &&
       lineModel(drawn.value.line, chosen.value, from.value, to.value, view.drawnRepair.value !== undefined),
   )
-  const section = computed(
-    () => drawn.value && sectionModel(drawn.value.line, drawn.value.post, view.drawnRepair.value),
-  )
+  const section = computed(() => {
+    if (!drawn.value) return undefined
+    const found = sectionModel(drawn.value.line, drawn.value.post, view.drawnRepair.value)
+    const method = view.drawnRepair.value?.method
+    const met = metSolids(drawn.value.post, method?.hole, (kind) => MET_WORDS.kind[kind])
+    const thin = method ? thinCover(method, drawn.value.post) : []
+    return {
+      ...found,
+      shapes: [...found.shapes, ...met],
+      dimensions: [...found.dimensions, ...thin],
+      notes: [...found.notes, ...notesOf(met)],
+    }
+  })
+  /** Where the soil changes, as the hole showed it. */
+  const layers = computed(() => (drawn.value ? layerLines(drawn.value.post) : []))
   /** What a leaf pulls at the post. */
   const pull = computed(
     () =>
@@ -101,13 +123,21 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
     const pins = (post.value?.photographs ?? []).flatMap(({ id, height: at }, i): Note[] =>
       at === undefined ? [] : [{ key: `photo-${id}`, at: [0.05, at], text: `photo ${i + 1}`, side: 'right' }],
     )
+    const soils = layerNotes(post.value ?? {}, (soil) => row(tables.soils, soil).name)
     const pulls = pull.value ? [pull.value.note] : []
-    const here = [...(section.value?.notes ?? []), ...pins, ...pulls].map((note) => ({
+    const here = [...(section.value?.notes ?? []), ...pins, ...pulls, ...soils].map((note) => ({
       ...note,
       at: [note.at[0] + station.value, note.at[1]] as const,
     }))
     const along = marks.value.map((mark): Note => ({ key: mark.key, at: mark.at, text: mark.label, side: 'right' }))
     return [...here, ...along]
+  })
+  /** Grips on the hole of the repair in hand, as they lie on the screen. */
+  const grips = computed(() => {
+    const method = view.drawnRepair.value?.method
+    if (!pulling() || !method?.hole) return []
+    const all = gripsOf(method.hole, method.concrete !== undefined)
+    return gripsOnScreen(all, viewport.value, shift.value, station.value)
   })
   const labels = computed(() => {
     const corner = {
@@ -128,6 +158,12 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
       ],
       [
         boxOf({ ...corner, x: 12 - shift.value }),
+        ...grips.value.map(({ x, y }) => ({
+          left: x - shift.value - GRIP_SEEN,
+          right: x - shift.value + GRIP_SEEN,
+          top: y - GRIP_SEEN,
+          bottom: y + GRIP_SEEN,
+        })),
         // Nothing is written beyond the edges of the drawing, nor cut off by them.
         { left: -FAR, right: -shift.value, top: -FAR, bottom: FAR },
         { left: width.value - shift.value, right: FAR, top: -FAR, bottom: FAR },
@@ -152,6 +188,7 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
     shift,
     fence,
     section,
+    layers,
     pull,
     ground,
     string,
@@ -159,6 +196,7 @@ export function useDrawingModel({ width, height, pan, held, building }: Surround
     stringAtEdge,
     marks,
     dimensions,
+    grips,
     labels,
     words,
     chosen,

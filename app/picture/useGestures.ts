@@ -61,7 +61,7 @@ export function useGestures(frame: Ref<HTMLElement | null>, enabled: () => boole
   const behaviour = zoom<HTMLElement, unknown>()
     .clickDistance(TAP)
     .filter((event: MouseEvent) => {
-      const onButton = (event.target as Element).closest('button') !== null
+      const onButton = (event.target as Element).closest('button, [role=slider]') !== null
       return enabled() && !onButton && !event.button && !isSideways(event)
     })
     .on('start', ({ sourceEvent }: ZoomEvent) => {

@@ -13,5 +13,7 @@ export interface Place {
    * repair in hand. A place with a page of its own draws there, with the repair.
    */
   draws: 'as-it-stands' | 'building' | 'repaired' | 'own-page'
+  /** The hole of the repair in hand can be pulled on in the drawing. */
+  pulls?: 'hole'
   panel: () => Promise<{ default: Component }>
 }

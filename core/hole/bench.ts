@@ -25,6 +25,8 @@ export interface HoleBench {
   diagnosis: PostPlan['diagnosis']
   /** With another hole, in the same method or in another. */
   with: (change: HoleChange, method?: string) => MethodPlan
+  /** Filled in another way. */
+  filled: (filling: string) => MethodPlan
   /** With the post moved along its line, the bays beside it re-measured; undefined where another post stands. */
   moved: (by: Metres) => { station: Metres; plan: MethodPlan } | undefined
 }
@@ -71,6 +73,7 @@ export function holeBench(
     context,
     method,
     moved,
+    filled: (filling) => planned({ ...post, repair: { ...post.repair, filling } }, method),
     diagnosis,
     now: planned(post, method),
     with(change, key = method) {

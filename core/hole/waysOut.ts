@@ -97,8 +97,8 @@ const STOP: WayOut = {
 /** Stopping stands first wherever it is said at all; what has no figure stands last. */
 const rank = ({ decision, holds, plan }: WayOut): number => {
   if (decision === 'stopped') return 0
-  // What is in the way has to come out first: how long that takes nobody knows beforehand.
-  if (holds) return decision === 'through' ? 2 : 1
+  // What is in the way has to come out first, or rails have to be lengthened: how long that takes nobody knows.
+  if (holds) return decision === 'through' || decision === 'moved' ? 2 : 1
   return plan ? 3 : 4
 }
 const cost = ({ more }: WayOut): number => (more ? more.minutes + more.bags * MINUTES_A_BAG : 0)

@@ -1,10 +1,12 @@
-import { postContext, type GroundMemory } from '../repair/context'
-import { leanReturnYears, type ResolvedLine, type ResolvedSite } from '../resolve/resolve'
+import type { Job } from '../document/job'
+import { groundMemory, postContext, type GroundMemory } from '../repair/context'
+import { leanReturnYears, resolveJob, type ResolvedLine, type ResolvedSite } from '../resolve/resolve'
 import type { Tables } from '../tables/tables'
 import type { MetresPerSecond } from '../units/types'
 
 import { lifeReturnYears, neighboursTarget, yearsTarget, type TargetBy, type TargetGust } from '../wind/target'
 import { planDiagnosis } from './diagnosis'
+import { withLineReadings } from './experience'
 import { planStanding } from './standing'
 
 export interface OfferedTarget extends Partial<TargetGust> {
@@ -58,6 +60,16 @@ export function soundNeighbours(
     const { state, holdingGust } = planStanding(context, [])
     return state === 'holds' && holdingGust !== undefined && Number.isFinite(holdingGust) ? [holdingGust] : []
   })
+}
+
+/** The three ways at one post, each with its gust or why it cannot be asked for. */
+export function targetsAt(job: Job, tables: Tables, postId: string): OfferedTarget[] {
+  const { site, lines } = resolveJob(job, tables)
+  const line = lines.find(({ posts }) => posts.some(({ id }) => id === postId))
+  if (!line) return []
+  const memory = groundMemory()
+  const known = withLineReadings(site, line, tables, memory).line
+  return offeredTargets(site, known, soundNeighbours(site, known, tables, memory))
 }
 
 /** The site with what is asked of the repairs of this line. */

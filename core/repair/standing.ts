@@ -121,7 +121,7 @@ export function turnsByHand({ post }: PostContext): boolean {
 /** It turns above its footing: a pull on it says nothing of the ground. */
 export const isHinged = (context: PostContext): boolean =>
   isBroken(context) || HINGED.includes(context.post.observations.pushPivot ?? '')
-const HINGED = ['at-ground-line', 'post-loose-in-concrete', 'at-the-plate']
+const HINGED = ['at-ground-line', 'post-loose-in-concrete', 'at-plate']
 
 /** Out of plumb, metres for each metre, whichever way. */
 export function leanOf({ post }: PostContext): number {

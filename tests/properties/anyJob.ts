@@ -1,3 +1,4 @@
+import { DIGGING_TOOLS } from '../../core/concrete/overdig'
 import { SEASONS } from '../../core/ground/soil'
 import { MATERIALS } from '../../core/timber/materials'
 import { EXPOSURES, LINE_KINDS } from '../../core/wind/fence'
@@ -82,6 +83,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       crown: fc.boolean(),
       shift: between(-0.5, 0.5),
       stones: between(0, 0.4),
+      key: fc.boolean(),
     },
     { requiredKeys: [] },
   )
@@ -103,6 +105,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       ),
       setOrder: fc.constantFrom(...SET_ORDERS),
       coating: fc.constantFrom(...COATINGS),
+      tool: fc.constantFrom(...DIGGING_TOOLS),
       poured: fc.record({ bags: between(0, 60), water: between(0, 0.5), face: between(-0.2, 1) }, { requiredKeys: [] }),
       licensed: fc.constant({ name: 'Ada Brandt' }),
       hole,

@@ -70,7 +70,7 @@ function asItStands(line: ResolvedLine, post: ResolvedPost): SectionModel {
 }
 
 /** Words stand to the left of what they speak of, at its foot where it begins above the ground. */
-function notesOf(shapes: readonly Solid[]): Note[] {
+export function notesOf(shapes: readonly Solid[]): Note[] {
   return shapes.flatMap(({ key, note, outline }) => {
     if (!note) return []
     const { left, bottom, top } = extentOf(outline)

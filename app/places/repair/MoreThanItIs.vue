@@ -16,7 +16,7 @@ const words = computed(() =>
     post.value.upgrade,
     !isLeafGuessed.value,
     view.postPlan.value!,
-    view.plan.value!.target,
+    view.target.value,
     preferences.measures.gust,
   ),
 )

@@ -17,7 +17,7 @@ const MOST = 3
 const compared = computed(() =>
   compareWays(
     view.postPlan.value!.methods,
-    { target: view.plan.value!.target, tables: view.tables.value },
+    { target: view.target.value, tables: view.tables.value },
     preferences.weights,
   ),
 )
@@ -92,7 +92,7 @@ const rows = computed(() =>
         </tbody>
       </v-table>
       <p class="soft">Underlined: best of these.</p>
-      <TradeOff :compared="open" :target="view.plan.value!.target" />
+      <TradeOff :compared="open" :target="view.target.value" />
       <FoldOut class="panel-section" title="What counts for you"><CompareWeights :compared="compared" /></FoldOut>
       <FoldOut class="panel-section" title="What the choice hangs on"><HangsOn /></FoldOut>
     </template>

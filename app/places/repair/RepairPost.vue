@@ -24,7 +24,7 @@ const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 const plan = computed(() => view.postPlan.value!)
-const target = computed(() => view.plan.value!.target)
+const target = computed(() => view.target.value)
 
 const { taken } = view
 const method = view.methodInHand

@@ -8,7 +8,6 @@ import { designHole, holeSolids, toolWidth } from '../hole'
 import { KEY, keyedSegments, keySolid } from '../members/timberKey'
 import { answersByTable, commonRefusals, oldOutSteps, type RepairMethod } from '../method'
 import { newPostLink, newPostOf, newPostSolid, postVariants, type NewPost } from '../newPost'
-import { box, type Solid } from '../solids'
 import { footingSolids, goneSolids, isOnPlate, oldBlock, oldConcreteVolume } from '../standing'
 import { HOLDS, shareOfTargets } from '../targets'
 

@@ -4,6 +4,7 @@ import type { JobView } from '~/job/jobView'
 import type { InputError } from '~~/core/errors'
 import type { Hole } from '~~/core/document/job'
 import type { Command } from '~~/core/edit/commands'
+import type { HoleChange } from '~~/core/hole/bench'
 import { chosenHole } from '~~/core/repair/hole'
 
 /** The hole of the method in hand: each method keeps its own, so that comparing stays true. */
@@ -15,16 +16,22 @@ export function useHole(session: Pick<JobSession, 'edit'>, view: JobView) {
   })
 
   /** The first change of a hole takes the method with it. */
-  function set(measure: keyof Hole, value: number | string | null): Promise<InputError | undefined> {
-    const method = key.value
+  function commands(change: HoleChange, method = key.value): Command[] {
     const first: Command[] =
-      view.taken.value === undefined ? [{ name: 'chooseRepair', ...view.address.value, value: method }] : []
-    return session.edit([
+      view.taken.value === method ? [] : [{ name: 'chooseRepair', ...view.address.value, value: method }]
+    const measures = Object.entries(change) as [keyof Hole, Hole[keyof Hole] | null][]
+    return [
       ...first,
       ...ownHole(method),
-      { name: 'setHole', ...view.address.value, method, key: measure, value },
-    ])
+      ...measures.map(
+        ([measure, value]): Command => ({ name: 'setHole', ...view.address.value, method, key: measure, value }),
+      ),
+    ]
   }
+  function put(change: HoleChange, method?: string): Promise<InputError | undefined> {
+    return session.edit(commands(change, method))
+  }
+  const set = (measure: keyof Hole, value: Hole[keyof Hole] | null) => put({ [measure]: value })
 
   /** What an older file says of the hole in hand becomes the hole of its method before anything of it is changed. */
   function ownHole(method: string): Command[] {
@@ -45,5 +52,5 @@ export function useHole(session: Pick<JobSession, 'edit'>, view: JobView) {
     const value: unknown = JSON.parse(JSON.stringify(cleared))
     return session.edit([{ name: 'setPost', ...view.address.value, key: 'repair', value }])
   }
-  return { changed, set, reset }
+  return { changed, commands, put, set, reset }
 }
