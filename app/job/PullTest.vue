@@ -20,7 +20,7 @@ type Pull = NonNullable<Post['pulls']>[number]
 
 const pulls = computed(() => view.post.value!.pulls ?? [])
 const advice = computed(() =>
-  session.job ? pullAdvice(session.job, view.tables.value, view.post.value!.id) : undefined,
+  session.job && view.postId.value ? pullAdvice(session.job, view.tables.value, view.postId.value) : undefined,
 )
 const says = computed(() => measuredSentence(view.postPlan.value!))
 const unit = computed(() => (preferences.units === 'metric' ? 'kg' : 'lb'))

@@ -6,7 +6,7 @@ import type { Command } from '~~/core/edit/commands'
 import { methodDetail } from '~~/core/plan/detail'
 import { planner } from '~~/core/plan/plan'
 import type { MethodPlan, Plan, PostPlan } from '~~/core/plan/types'
-import { resolveJob, type ResolvedLine, type ResolvedPost } from '~~/core/resolve/resolve'
+import { jobResolver, type ResolvedLine, type ResolvedPost } from '~~/core/resolve/resolve'
 import type { Tables } from '~~/core/tables/tables'
 import type { JobSession } from './session'
 
@@ -34,9 +34,14 @@ export function createJobView(
   }
   const job = computed(() => session.job.value && withTried(session.job.value, tried.value))
 
-  const resolved = computed(() => job.value && resolveJob(job.value, tables.value))
-  const plan = computed(() => job.value && planJob.value(job.value))
+  const resolve = computed(() => jobResolver(tables.value))
+  const resolved = computed(() => job.value && resolve.value(job.value))
+  const plan = computed(() => job.value && planJob.value(job.value, resolved.value))
 
+  /** As it is kept: what a pull does not change is not drawn anew. */
+  const keptLine = computed(() =>
+    session.job.value ? resolve.value(session.job.value).lines.find(({ id }) => id === line.value?.id) : undefined,
+  )
   const site = computed(() => resolved.value?.site)
   const posts = computed(
     () => resolved.value?.lines.flatMap((line) => line.posts.map((post) => ({ line, post }))) ?? [],
@@ -76,6 +81,8 @@ export function createJobView(
   })
   const line = computed<ResolvedLine | undefined>(() => posts.value[index.value]?.line)
   const post = computed<ResolvedPost | undefined>(() => posts.value[index.value]?.post)
+  /** Stays the same while only its facts change. */
+  const postId = computed(() => post.value?.id)
   const postPlan = computed<PostPlan | undefined>(() => plan.value?.posts[index.value])
   /** What is asked of its repairs. */
   const target = computed(() => postPlan.value?.target ?? plan.value!.target)
@@ -96,7 +103,7 @@ export function createJobView(
   const detail = computed(() => {
     const method = methodInHand.value
     return job.value && post.value && method
-      ? methodDetail(job.value, tables.value, post.value.id, method.method)
+      ? methodDetail(job.value, tables.value, post.value.id, method.method, undefined, resolved.value)
       : undefined
   })
   /** What the drawing shows of it: before the choice of a repair the post is drawn as it stands. */
@@ -151,7 +158,9 @@ export function createJobView(
     posts,
     index,
     line,
+    keptLine,
     post,
+    postId,
     postPlan,
     assumed,
     previewed,
@@ -162,6 +171,7 @@ export function createJobView(
     drawnRepair,
     site,
     job,
+    resolved,
     tryOut,
     target,
     asked,

@@ -5,6 +5,7 @@ import { useJobSession, useJobView } from '~/job/openJob'
 import { useHole } from '~/job/useHole'
 import { usePreferencesStore } from '~/session/preferences'
 import { pulledTo, type Grip, type Pulled } from '~~/core/hole/pull'
+import { roundUpTo } from '~~/core/numeric/rounding'
 import { WORKING_STEP, stepped } from '~~/core/units/step'
 import { GRIP, type GripOnScreen } from './model/holeGrips'
 
@@ -18,10 +19,10 @@ const { commands, put } = useHole(session, view)
 const hole = computed(() => view.methodInHand.value?.hole)
 
 /** How near a rule or a tool draws, px. */
-const NEAR = 8
+const NEAR = 4
 const depths = computed(() =>
   (view.postPlan.value?.depthRules ?? []).flatMap(({ depth }) =>
-    depth === null ? [] : [depth + (hole.value?.stoneBed ?? 0)],
+    depth === null ? [] : [roundUpTo(depth + (hole.value?.stoneBed ?? 0), WORKING_STEP[preferences.units])],
   ),
 )
 function marksOf({ measure }: Grip) {
@@ -51,12 +52,18 @@ const held = ref<{ grip: Grip; from: number; last: number }>()
 function pull(at: number): void {
   const { grip, from } = held.value!
   held.value!.last = at
-  const metres = (at - from) / props.scale
-  view.tryOut(commands(pulledTo(grip, metres, marksOf(grip))))
+  const change = pulledTo(grip, (at - from) / props.scale, marksOf(grip))
+  // On the same mark as before there is nothing new.
+  if (change[grip.measure] === shown) return
+  shown = change[grip.measure]
+  // The choice of the repair goes with it when it is kept; while it is only tried nothing but the hole changes.
+  view.tryOut(commands(change).filter(({ name }) => name === 'setHole'))
 }
+let shown: number | null | undefined
 async function drop(): Promise<void> {
   const { grip, from, last } = held.value!
   held.value = undefined
+  shown = undefined
   if (last !== from) await put(pulledTo(grip, (last - from) / props.scale, marksOf(grip)))
   view.tryOut([])
 }
@@ -81,7 +88,7 @@ function onGrip(element: unknown, grip: Grip): void {
 const known = new WeakSet<HTMLElement>()
 onScopeDispose(() => view.tryOut([]))
 // Another post, another hole.
-watch(view.address, () => view.tryOut([]))
+watch(view.postId, () => view.tryOut([]))
 
 const KEYS: Record<string, number> = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }
 /** On the keyboard more is more, whichever way it is drawn. */

@@ -4,14 +4,19 @@ import { siteOfLine } from '../plan/lineTarget'
 import { planMethods } from '../plan/methods'
 import { planDiagnosis } from '../plan/diagnosis'
 import type { MethodPlan, PostPlan } from '../plan/types'
-import { groundMemory, postContext, type PostContext } from '../repair/context'
+import { groundMemory, postContext, type GroundMemory, type PostContext } from '../repair/context'
 import { chosenHole } from '../repair/hole'
-import type { RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
-import { resolveJob } from '../resolve/resolve'
+import { resolveJob, type ResolvedJob } from '../resolve/resolve'
 import { row, type Tables } from '../tables/tables'
 import { tidy } from '../numeric/rounding'
 import type { Metres } from '../units/types'
+
+/** What is known of a job already: nothing of it changes what comes out. */
+interface Known {
+  resolved?: ResolvedJob | undefined
+  memory?: GroundMemory
+}
 
 /** What is set of a hole; null takes a measure back to what is recommended. */
 export type HoleChange = { readonly [K in keyof Hole]?: Hole[K] | null }
@@ -35,6 +40,7 @@ export interface HoleBench {
 const NEXT_POST: Metres = 0.3
 
 /**
+ * @param known of the same job, where something is
  * @returns undefined where there is no such post
  * @example holeBench(job, tables, 'B7', 'new-post-concrete')!.with({ depth: 0.8 }).holdingGust
  */
@@ -43,20 +49,20 @@ export function holeBench(
   tables: Tables,
   postId: string,
   method: string,
-  methods: readonly RepairMethod[] = repairMethods,
+  known: Known = {},
 ): HoleBench | undefined {
-  const { site, lines } = resolveJob(job, tables)
+  const { site, lines } = known.resolved ?? resolveJob(job, tables)
+  const memory = known.memory ?? groundMemory()
   const asked = lines.find(({ posts }) => posts.some(({ id }) => id === postId))
   const post = asked?.posts.find(({ id }) => id === postId)
   if (!asked || !post) return undefined
-  const memory = groundMemory()
   const { line } = withLineReadings(site, asked, tables, memory)
   const asksFor = siteOfLine(site, line, tables, memory)
   const contextOf = (changed: typeof post) => postContext(asksFor, line, changed, tables, memory)
   const context = contextOf(post)
   const diagnosis = planDiagnosis(context)
   const planned = (changed: typeof post, key: string) =>
-    planMethods([row(methods, key)], contextOf(changed), diagnosis)[0]!
+    planMethods([row(repairMethods, key)], contextOf(changed), diagnosis)[0]!
   function moved(by: Metres) {
     const station = tidy(post!.station + by)
     const isFree = asked!.posts.every((each) => each === post || Math.abs(each.station - station) >= NEXT_POST)
@@ -66,7 +72,7 @@ export function holeBench(
       ...job,
       lines: [{ ...from, posts: from.posts.map((each) => (each.id === postId ? { ...each, station } : each)) }],
     }
-    const plan = holeBench(again, tables, postId, method, methods)!.now
+    const plan = holeBench(again, tables, postId, method)!.now
     return { station, plan }
   }
   return {

@@ -27,6 +27,7 @@ export interface MethodDetail {
  * methods cost no more than few.
  *
  * @param postId of a post of the job
+ * @param resolved the same job, where that is known
  * @returns undefined when there is no such post
  */
 export function methodDetail(
@@ -35,8 +36,8 @@ export function methodDetail(
   postId: string,
   methodKey: string,
   methods: readonly RepairMethod[] = repairMethods,
+  { site, lines } = resolveJob(job, tables),
 ): MethodDetail | undefined {
-  const { site, lines } = resolveJob(job, tables)
   const line = lines.find(({ posts }) => posts.some(({ id }) => id === postId))
   const post = line?.posts.find(({ id }) => id === postId)
   if (!line || !post) return undefined

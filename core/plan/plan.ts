@@ -1,12 +1,14 @@
 import type { Job } from '../document/job'
-import { groundMemory, nextTo, postContext, type PostContext } from '../repair/context'
+import { remembered } from '../numeric/remember'
+import { groundMemory, postContext, type PostContext } from '../repair/context'
 import type { RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
 import { siteOfLine } from './lineTarget'
 import {
-  resolveJob,
+  jobResolver,
   soilOf,
   type Assumption,
+  type ResolvedJob,
   type ResolvedLine,
   type ResolvedPost,
   type ResolvedSite,
@@ -39,12 +41,19 @@ export function plan(job: Job, tables: Tables, methods: readonly RepairMethod[] 
 /**
  * A `plan` that remembers posts by all that their figures rest on, so that an edit of one post
  * of a long line is planned at once. Forgets what the last job no longer has.
+ *
+ * @returns of a job, and of the same resolved where that is known
  */
-export function planner(tables: Tables, methods: readonly RepairMethod[] = repairMethods): (job: Job) => Plan {
+export function planner(
+  tables: Tables,
+  methods: readonly RepairMethod[] = repairMethods,
+): (job: Job, resolved?: ResolvedJob) => Plan {
   const ground = groundMemory()
+  const resolve = jobResolver(tables)
+  const postKeys = new WeakMap<ResolvedPost, string>()
   let known = new Map<string, PlannedPost>()
-  return (job) => {
-    const { site: asked, lines, assumed } = resolveJob(job, tables)
+  return (job, resolved = resolve(job)) => {
+    const { site: asked, lines, assumed } = resolved
     const now = new Map<string, PlannedPost>()
     const learned: Record<string, LineExperience> = {}
     const planned = lines.flatMap((each) => {
@@ -52,10 +61,10 @@ export function planner(tables: Tables, methods: readonly RepairMethod[] = repai
       const site = siteOfLine(asked, line, tables, ground)
       if (ofLine) learned[line.id] = ofLine
       const facts = lineKey(site, line)
-      const keys = new Map(line.posts.map((post) => [post.id, postKey(post)]))
-      return line.posts.map((post) => {
+      const keys = line.posts.map((post) => remembered(postKeys, post, () => postKey(post)))
+      return line.posts.map((post, i) => {
         // What its neighbours are counts where they hold it up, or have to carry more.
-        const key = facts + [post, ...nextTo(post, line)].map(({ id }) => keys.get(id)).join()
+        const key = `${facts}${keys[i]}${keys[i - 1]}${keys[i + 1]}`
         const result = known.get(key) ?? planPost(postContext(site, line, post, tables, ground), methods)
         now.set(key, result)
         return result

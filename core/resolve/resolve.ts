@@ -80,12 +80,43 @@ export interface ResolvedJob {
 }
 
 /** Fills in what nobody gave and lists it: the plan shows every assumption. */
-export function resolveJob(job: Job, tables: Tables): ResolvedJob {
-  const assumed: Assumption[] = []
-  const site = resolveSite(job.site ?? {}, tables, assumed)
-  const lines = job.lines.map((line) => resolveLine(line, tables, assumed))
-  return { site, lines, assumed }
+export const resolveJob = (job: Job, tables: Tables): ResolvedJob => jobResolver(tables)(job)
+
+/**
+ * A `resolveJob` that gives a post back as it was while neither it nor what it takes from its line has changed, so that
+ * an edit of one post of a long line is resolved at once. Jobs are not changed once they were given to it: an edit makes
+ * a new one.
+ */
+export function jobResolver(tables: Tables): (job: Job) => ResolvedJob {
+  const known: KnownPosts = new WeakMap()
+  return (job) => {
+    const assumed: Assumption[] = []
+    const site = resolveSite(job.site ?? {}, tables, assumed)
+    const lines = job.lines.map((line) => resolveLine(line, tables, assumed, known))
+    return { site, lines, assumed }
+  }
 }
+
+/** What a post takes from its line, and what came of both. */
+interface KnownPost {
+  ofLine: string
+  place: Place
+  post: ResolvedPost
+  assumed: readonly Assumption[]
+}
+type KnownPosts = WeakMap<Post, KnownPost>
+type Place = Pick<ResolvedPost, 'from' | 'to' | 'top' | 'isPointedAt' | 'heard' | 'nearMarks'> & { atEnd: boolean }
+
+const isSamePlace = (a: Place, b: Place): boolean =>
+  a.from === b.from &&
+  a.to === b.to &&
+  a.top === b.top &&
+  a.isPointedAt === b.isPointedAt &&
+  a.atEnd === b.atEnd &&
+  isSameList(a.heard, b.heard) &&
+  isSameList(a.nearMarks, b.nearMarks)
+const isSameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && (a.length === 0 || JSON.stringify(a) === JSON.stringify(b))
 
 function taker(post: string | null, prefix: string, assumed: Assumption[]) {
   return <T>(given: T | undefined, key: string, value: T, why: string): T => {
@@ -128,7 +159,7 @@ export function leanReturnYears(target: Years, asked: Years | undefined, default
 }
 const TEMPORARY_LEAN_YEARS = 2
 
-function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): ResolvedLine {
+function resolveLine(line: Line, tables: Tables, assumed: Assumption[], known: KnownPosts): ResolvedLine {
   const { defaults } = tables
   const take = taker(null, `line ${line.id} `, assumed)
   const stations = line.posts.map((post) => post.station)
@@ -150,18 +181,30 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[]): Resolve
   const isMeant = pointedAt(line)
   const heard = heardAlong(line.posts, carriedBy(tables.causes))
   const string = stringHolds(line.posts, height)
+  const ofLine = `${kind} ${height} ${resolved.gap}`
   const posts = line.posts.map((post, i) => {
     const before = line.posts[i - 1]
     const after = line.posts[i + 1]
-    return {
-      ...resolvePost(post, resolved, i === 0 || i === line.posts.length - 1, tables, assumed),
+    const place: Place = {
       from: before ? (before.station + post.station) / 2 : Math.min(post.station, 0),
       to: after ? (after.station + post.station) / 2 : Math.max(post.station, length),
       top: stringOver(string, post.station) - (post.groundLevel ?? 0),
       isPointedAt: isMeant(post),
       heard: heard(post),
       nearMarks: marksNear(line.marks, post.station),
+      atEnd: i === 0 || i === line.posts.length - 1,
     }
+    const was = known.get(post)
+    if (was && was.ofLine === ofLine && isSamePlace(was.place, place)) {
+      assumed.push(...was.assumed)
+      return was.post
+    }
+    const own: Assumption[] = []
+    const { atEnd, ...along } = place
+    const made: ResolvedPost = { ...resolvePost(post, resolved, atEnd, tables, own), ...along }
+    known.set(post, { ofLine, place, post: made, assumed: own })
+    assumed.push(...own)
+    return made
   })
   const kinds = new Set(line.posts.flatMap(({ repair }) => (repair?.method ? [repair.method] : [])))
   return {

@@ -26,6 +26,7 @@ const preferences = usePreferencesStore()
 const method = computed(() => view.methodInHand.value!)
 const hole = computed(() => method.value.hole!)
 const { changed, put, set, reset } = useHole(session, view)
+const takeDepth = (depth: number) => set('depth', depth)
 const SHAPES = [
   { value: 'round', words: 'round' },
   { value: 'square', words: 'square' },
@@ -60,7 +61,7 @@ const cautions = computed(() => method.value.concrete?.warnings ?? [])
     </p>
     <p v-if="measured" class="soft">{{ measured }}</p>
     <p>{{ reason }}</p>
-    <PriceOfDepth :take="(depth) => set('depth', depth)" />
+    <PriceOfDepth :take="takeDepth" />
     <ConcreteFigures v-if="method.concrete" :concrete="method.concrete" />
     <PackedFigures v-if="method.packed" :packed="method.packed" />
     <p v-if="post">{{ post }}</p>

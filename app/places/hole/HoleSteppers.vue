@@ -13,6 +13,20 @@ const view = useJobView()
 const preferences = usePreferencesStore()
 const { set } = useHole(session, view)
 const hole = computed(() => view.methodInHand.value!.hole!)
+/** The same functions all along: what has not changed is not drawn anew while something is pulled. */
+const MEASURES = [
+  'depth',
+  'diameter',
+  'bottomDiameter',
+  'bellDiameter',
+  'bellHeight',
+  'stoneBed',
+  'fillTop',
+  'shift',
+] as const
+const saves = Object.fromEntries(
+  MEASURES.map((measure) => [measure, (value: number | null) => set(measure, value)]),
+) as Record<(typeof MEASURES)[number], (value: number | null) => ReturnType<typeof set>>
 const isPoured = computed(() => view.methodInHand.value!.concrete !== undefined)
 const repair = computed(() => view.post.value!.repair)
 
@@ -32,19 +46,13 @@ const STONES = [0, 10, 20, 30].map((share) => ({ value: share, title: share === 
 
 <template>
   <div class="field-grid">
-    <LengthStepper
-      label="Depth"
-      :value="hole.depth"
-      :step="0.05"
-      :smallest="0.2"
-      :save="(value) => set('depth', value)"
-    />
+    <LengthStepper label="Depth" :value="hole.depth" :step="0.05" :smallest="0.2" :save="saves.depth" />
     <LengthStepper
       :label="hole.shape === 'tapered' ? 'Width at the top' : 'Width'"
       :value="hole.diameter"
       :step="0.025"
       :smallest="0.1"
-      :save="(value) => set('diameter', value)"
+      :save="saves.diameter"
     />
     <LengthStepper
       v-if="hole.shape === 'tapered'"
@@ -52,7 +60,7 @@ const STONES = [0, 10, 20, 30].map((share) => ({ value: share, title: share === 
       :value="footWidth(hole)"
       :step="0.025"
       :smallest="0.1"
-      :save="(value) => set('bottomDiameter', value)"
+      :save="saves.bottomDiameter"
     />
     <LengthStepper
       v-if="hole.shape === 'belled'"
@@ -60,7 +68,7 @@ const STONES = [0, 10, 20, 30].map((share) => ({ value: share, title: share === 
       :value="footWidth(hole)"
       :step="0.025"
       :smallest="0.1"
-      :save="(value) => set('bellDiameter', value)"
+      :save="saves.bellDiameter"
     />
     <LengthStepper
       v-if="hole.shape === 'belled'"
@@ -68,26 +76,15 @@ const STONES = [0, 10, 20, 30].map((share) => ({ value: share, title: share === 
       :value="hole.bellHeight"
       :step="0.05"
       :smallest="0.05"
-      :save="(value) => set('bellHeight', value)"
+      :save="saves.bellHeight"
     />
-    <LengthStepper
-      label="Stone bed"
-      :value="hole.stoneBed"
-      :step="0.025"
-      :smallest="0"
-      :save="(value) => set('stoneBed', value)"
-    />
-    <LengthStepper
-      label="Fill ends below ground"
-      :value="hole.fillTop"
-      :step="0.025"
-      :save="(value) => set('fillTop', value)"
-    />
+    <LengthStepper label="Stone bed" :value="hole.stoneBed" :step="0.025" :smallest="0" :save="saves.stoneBed" />
+    <LengthStepper label="Fill ends below ground" :value="hole.fillTop" :step="0.025" :save="saves.fillTop" />
     <LengthStepper
       label="Post off the middle, to the right"
       :value="hole.shift ?? 0"
       :step="0.01"
-      :save="(value) => set('shift', value || null)"
+      :save="saves.shift"
     />
     <v-select
       v-if="isPoured"

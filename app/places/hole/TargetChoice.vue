@@ -10,7 +10,7 @@ const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 const offered = computed(() =>
-  session.job && view.post.value ? targetsAt(session.job, view.tables.value, view.post.value.id) : [],
+  session.job && view.postId.value ? targetsAt(session.job, view.tables.value, view.postId.value) : [],
 )
 const by = computed(() => session.job?.site?.target?.by ?? 'years')
 

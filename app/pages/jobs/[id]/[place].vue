@@ -45,7 +45,7 @@ const PANELS = new Map(PLACES.map(({ key, panel }) => [key, defineAsyncComponent
 const panel = computed(() => PANELS.get(place.value?.key ?? ''))
 const onPhone = useMediaQuery('(max-width: 760px)')
 
-const overview = computed(() => (view.line.value ? lineSummary(view.line.value, tables.causes) : []))
+const overview = computed(() => (view.keptLine.value ? lineSummary(view.keptLine.value, tables.causes) : []))
 const chosen = computed(() => view.line.value?.posts.findIndex((post) => post.id === view.post.value?.id) ?? 0)
 const overviewWords = computed(() => {
   const failed = overview.value.filter((post) => post.state === 'failed').length

@@ -1,0 +1,188 @@
+import { fillingSteps } from '../concrete/fillingSteps'
+import { orderFigure } from '../items/items'
+import type { MethodPlan } from '../plan/types'
+import { thresholdWords } from '../plan/thresholds'
+import { extentOf, type Matter, type Measure, type Point, type Solid } from '../repair/solids'
+import { row, type Tables } from '../tables/tables'
+import type { Measures } from '../units/quantity'
+import { element, textLine, wrapped } from './svg'
+
+/** What the sheet of one hole speaks of. */
+export interface HoleSheet {
+  job: string
+  line: string
+  post: string
+  method: MethodPlan
+  /** What stands where, and what was met there. */
+  stands: readonly Solid[]
+  tables: Tables
+  says: Measures
+}
+
+/** A5 upright, in points of a quarter millimetre. */
+export const SHEET = { width: 592, height: 840 }
+const MARGIN = 32
+const DRAWN = { top: 210, height: 330 }
+/** So much of the post is shown over the ground, m. */
+const ABOVE = 0.35
+
+/** Colours of the printed page: ink on white. */
+const FILL: Record<Matter, string> = {
+  wood: '#e2bd7e',
+  'new-wood': '#f0d8a8',
+  decay: '#b0926a',
+  steel: '#9aa4ab',
+  concrete: '#c9c9c4',
+  'old-concrete': '#dedad0',
+  'new-concrete': '#c9c9c4',
+  stone: '#ececec',
+  topping: '#cdb693',
+  loose: '#e6dcc8',
+  outline: 'none',
+}
+
+/**
+ * The sheet of one hole to hold in the hand: its section in true scale with dimensions, the big figures, how it is
+ * filled, and both gusts.
+ *
+ * @returns an SVG document of one A5 page
+ */
+export function holeSheetSvg(sheet: HoleSheet): string {
+  const { job, line, post, method, says } = sheet
+  const hole = method.hole!
+  const shape = hole.shape === 'square' ? 'square' : 'wide'
+  const figures = [
+    `${says.length(hole.depth)} deep`,
+    `${says.length(hole.diameter)} ${shape}`,
+    ...(hole.stoneBed > 0 ? [`${says.length(hole.stoneBed)} stone bed`] : []),
+    fillWords(hole.fillTop, says),
+  ]
+  const content = [
+    textLine({ x: MARGIN, y: 56, size: 34, text: post, bold: true }),
+    textLine({ x: SHEET.width - MARGIN, y: 44, size: 14, text: line, anchor: 'end' }),
+    textLine({ x: SHEET.width - MARGIN, y: 62, size: 14, text: job, anchor: 'end' }),
+    textLine({ x: MARGIN, y: 82, size: 16, text: method.name }),
+    ...figures.slice(0, 2).map((text, i) => textLine({ x: MARGIN + i * 270, y: 130, size: 38, text, bold: true })),
+    textLine({ x: MARGIN, y: 160, size: 18, text: figures.slice(2).join(' · ') }),
+    textLine({ x: MARGIN, y: 186, size: 18, text: orderWords(sheet), bold: true }),
+    section(sheet),
+    ...words(sheet),
+  ]
+  return `${element(
+    'svg',
+    {
+      xmlns: 'http://www.w3.org/2000/svg',
+      viewBox: `0 0 ${SHEET.width} ${SHEET.height}`,
+      width: '148mm',
+      height: '210mm',
+      'font-family': 'Barlow, Helvetica, sans-serif',
+      fill: '#22302f',
+    },
+    `<title>${post}: the hole</title>${element('rect', { width: SHEET.width, height: SHEET.height, fill: '#ffffff' })}${content.join('')}`,
+  )}\n`
+}
+
+function fillWords(top: number, says: Measures): string {
+  if (Math.abs(top) < 1e-6) return 'fill flush with the ground'
+  return top > 0 ? `fill ends ${says.length(top)} down` : `fill ${says.length(-top)} over the ground`
+}
+
+function orderWords({ method: { concrete, packed }, tables, says }: HoleSheet): string {
+  if (concrete) {
+    const { value, unit } = orderFigure(row(tables.mixes, concrete.mix), concrete.bags, concrete.concrete, says)
+    return `${value} ${unit} · ${says.volume(concrete.bags.water)} of water`
+  }
+  return packed ? `${packed.fill.layers} layers of ${says.small(packed.fill.layerThickness!)}, each tamped` : ''
+}
+
+/** The section in true scale, the ground across the page. */
+function section({ stands, method, says }: HoleSheet): string {
+  const { depth } = method.hole!
+  const scale = DRAWN.height / (depth + ABOVE + 0.2)
+  const groundY = DRAWN.top + ABOVE * scale
+  const middle = SHEET.width / 2
+  const at = ([x, y]: Point) => [middle + x * scale, groundY - Math.min(y, ABOVE) * scale] as const
+  const shapes = stands.map((solid) =>
+    element('polygon', {
+      points: solid.outline
+        .map((point) =>
+          at(point)
+            .map((each) => each.toFixed(1))
+            .join(','),
+        )
+        .join(' '),
+      fill: FILL[solid.matter],
+      stroke: '#22302f',
+      'stroke-width': solid.edge === 'thin' ? 0.8 : 1.4,
+      'stroke-dasharray': solid.edge === 'dashed' || solid.edge === 'broken' ? '5 4' : undefined,
+    }),
+  )
+  const ground = element('line', {
+    x1: MARGIN,
+    x2: SHEET.width - MARGIN,
+    y1: groundY,
+    y2: groundY,
+    stroke: '#22302f',
+    'stroke-width': 2.5,
+  })
+  const measures = stands.flatMap((solid) => (solid.measures ?? []).filter(({ to }) => to[1] <= 0))
+  const notes = stands
+    .filter(({ key, note }) => note && key.startsWith('met'))
+    .map(({ outline, note }) => {
+      const { right, top, bottom } = extentOf(outline)
+      const [x, y] = at([right, (top + bottom) / 2])
+      return textLine({ x: x + 6, y: y + 4, size: 13, text: note! })
+    })
+  return [...shapes, ground, ...measures.map((measure) => dimension(measure, at, says)), ...notes].join('')
+}
+
+function dimension(
+  { from, to, side, length }: Measure,
+  at: (point: Point) => readonly [number, number],
+  says: Measures,
+) {
+  const [x1, y1] = at(from)
+  const [x2, y2] = at(to)
+  const tick = (x: number, y: number) =>
+    element('line', { x1: x - 5, y1: y + 5, x2: x + 5, y2: y - 5, stroke: '#22302f', 'stroke-width': 1.2 })
+  const [x, y, anchor] =
+    side === 'below' ? ([(x1 + x2) / 2, y1 + 20, 'middle'] as const) : ([x1 + 10, (y1 + y2) / 2 + 5, 'start'] as const)
+  return [
+    element('line', { x1, y1, x2, y2, stroke: '#22302f', 'stroke-width': 1.2 }),
+    tick(x1, y1),
+    tick(x2, y2),
+    textLine({ x, y, size: 17, text: says.length(length), bold: true, anchor }),
+  ].join('')
+}
+
+const SMALL = 14
+const LINE = 19
+
+function words({ method, tables, says }: HoleSheet): string[] {
+  const { concrete, packed, hole } = method
+  const filling = row(tables.fillings, concrete?.filling ?? packed!.filling)
+  const height = hole!.footingBottom - hole!.fillTop
+  const steps = concrete
+    ? fillingSteps(
+        {
+          filling,
+          fill: concrete.fill,
+          volume: concrete.concrete,
+          height,
+          poured: { mix: row(tables.mixes, concrete.mix), bags: concrete.bags },
+        },
+        says,
+      )
+    : fillingSteps({ filling, fill: packed!.fill, volume: packed!.volume, height }, says)
+  const holds = thresholdWords(method, says.gust)
+  const paragraphs = [
+    ...steps.map((step, i) => `${i + 1}. ${step}`),
+    ...(concrete?.warnings ?? []).map((warning) => `! ${warning}`),
+    `It ${holds}${method.holdsTarget ? '.' : ': under the target.'}`,
+    'Planning estimates: local codes and licensed practice decide. Hand-dig near marks.',
+  ]
+  const lines = paragraphs.flatMap((text) => wrapped(text, SHEET.width - 2 * MARGIN, SMALL))
+  const first = DRAWN.top + DRAWN.height + 30
+  const room = Math.floor((SHEET.height - MARGIN - first) / LINE) + 1
+  return lines.slice(0, room).map((text, i) => textLine({ x: MARGIN, y: first + i * LINE, size: SMALL, text }))
+}
