@@ -45,7 +45,7 @@ export default defineNuxtConfig({
     imports: false,
     compressPublicAssets: true,
     output: { dir: process.env.VINDEX_OUTPUT ?? '.output' },
-    externals: { external: ['mysql2', 'knex', 'sharp', 'piscina'] },
+    externals: { external: ['mysql2', 'knex', 'sharp', 'piscina', 'pdfkit', 'svg-to-pdfkit'] },
     hooks: {
       // What the threads of the server run stands beside it.
       compiled: async ({ options }) => {

@@ -87,7 +87,7 @@ export function createJobView(
   /** What is asked of its repairs. */
   const target = computed(() => postPlan.value?.target ?? plan.value!.target)
   const assumed = computed(
-    () => plan.value?.assumed.filter((each) => each.post === null || each.post === post.value?.id) ?? [],
+    () => plan.value?.assumed.filter((each) => each.post === null || each.post === postId.value) ?? [],
   )
 
   /** A method looked at but not yet taken. */

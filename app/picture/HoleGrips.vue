@@ -76,7 +76,8 @@ function onGrip(element: unknown, grip: Grip): void {
   const along = ({ x, y }: Pull, way: Grip['way']) => (way === 'down' ? y : x)
   select<HTMLElement, unknown>(element).call(
     drag<HTMLElement, unknown>()
-      .container(() => element.parentElement!)
+      // By the page: a box would have to be laid out anew at every step.
+      .container(() => document as unknown as HTMLElement)
       .on('start', (event: Pull) => {
         const now = props.grips.find((each) => each.measure === measure)!
         held.value = { grip: now, from: along(event, now.way), last: along(event, now.way) }

@@ -57,8 +57,11 @@ export function useDrawingModel({ width, height, pan, held, building, pulling }:
   )
   watchEffect(() => (scale.value = viewport.value.pixelsPerMetre))
 
-  const line = computed(() => view.line.value && withHeldPost(view.line.value, held.value))
-  const post = computed(() => line.value?.posts.find(({ id }) => id === view.post.value?.id) ?? view.post.value)
+  // The line as it is kept, the post as it is tried: a pull on a hole draws no fence anew.
+  const line = computed(() => view.keptLine.value && withHeldPost(view.keptLine.value, held.value))
+  const post = computed(() =>
+    held.value ? (line.value?.posts.find(({ id }) => id === view.postId.value) ?? view.post.value) : view.post.value,
+  )
   const station = computed(() => post.value?.station ?? 0)
   /** Half a screen more on each side, so that the glide shows no empty end; it follows in half screens. */
   const reach = computed(() => width.value / scale.value)

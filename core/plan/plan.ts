@@ -51,6 +51,11 @@ export function planner(
   const ground = groundMemory()
   const resolve = jobResolver(tables)
   const postKeys = new WeakMap<ResolvedPost, string>()
+  /** The key that a post had between the same neighbours: a long one is not put together again. */
+  const lastOf = new WeakMap<
+    ResolvedPost,
+    { before: ResolvedPost | undefined; after: ResolvedPost | undefined; facts: string; key: string }
+  >()
   let known = new Map<string, PlannedPost>()
   return (job, resolved = resolve(job)) => {
     const { site: asked, lines, assumed } = resolved
@@ -61,10 +66,14 @@ export function planner(
       const site = siteOfLine(asked, line, tables, ground)
       if (ofLine) learned[line.id] = ofLine
       const facts = lineKey(site, line)
-      const keys = line.posts.map((post) => remembered(postKeys, post, () => postKey(post)))
+      const keyOf = (post: ResolvedPost | undefined) => post && remembered(postKeys, post, () => postKey(post))
       return line.posts.map((post, i) => {
         // What its neighbours are counts where they hold it up, or have to carry more.
-        const key = `${facts}${keys[i]}${keys[i - 1]}${keys[i + 1]}`
+        const [before, after] = [line.posts[i - 1], line.posts[i + 1]]
+        const last = lastOf.get(post)
+        const isAsLast = last && last.before === before && last.after === after && last.facts === facts
+        const key = isAsLast ? last.key : `${facts}${keyOf(post)}${keyOf(before)}${keyOf(after)}`
+        if (!isAsLast) lastOf.set(post, { before, after, facts, key })
         const result = known.get(key) ?? planPost(postContext(site, line, post, tables, ground), methods)
         now.set(key, result)
         return result

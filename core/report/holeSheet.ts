@@ -1,5 +1,8 @@
 import { fillingSteps } from '../concrete/fillingSteps'
 import { orderFigure } from '../items/items'
+import type { Job } from '../document/job'
+import { methodDetail } from '../plan/detail'
+import { plan } from '../plan/plan'
 import type { MethodPlan } from '../plan/types'
 import { thresholdWords } from '../plan/thresholds'
 import { extentOf, type Matter, type Measure, type Point, type Solid } from '../repair/solids'
@@ -185,4 +188,22 @@ function words({ method, tables, says }: HoleSheet): string[] {
   const first = DRAWN.top + DRAWN.height + 30
   const room = Math.floor((SHEET.height - MARGIN - first) / LINE) + 1
   return lines.slice(0, room).map((text, i) => textLine({ x: MARGIN, y: first + i * LINE, size: SMALL, text }))
+}
+
+/**
+ * The sheet of the hole of one post, by the repair that is chosen or proposed there.
+ *
+ * @returns undefined where there is no such post, or nothing is dug there
+ */
+export function holeSheetOf(job: Job, tables: Tables, postId: string, says: Measures): string | undefined {
+  const line = job.lines.find(({ posts }) => posts.some(({ id }) => id === postId))
+  if (!line) return undefined
+  // Of a long job only this line is planned.
+  const ofLine: Job = { ...job, lines: [line] }
+  const post = plan(ofLine, tables).posts.find((each) => each.post === postId)!
+  const wanted = line.posts.find(({ id }) => id === postId)!.repair?.method ?? post.recommended?.method
+  const method = post.methods.find((each) => each.method === wanted)
+  if (!method?.hole || !(method.concrete ?? method.packed)) return undefined
+  const { stands } = methodDetail(ofLine, tables, postId, method.method)!
+  return holeSheetSvg({ job: job.name, line: line.name ?? line.id, post: postId, method, stands, tables, says })
 }

@@ -13,6 +13,7 @@ import { thresholdWords } from '~~/core/plan/thresholds'
 import { useHole } from '~/job/useHole'
 import ConcreteFigures from './ConcreteFigures.vue'
 import HoleCurve from './HoleCurve.vue'
+import HoleSheet from './HoleSheet.vue'
 import HoleSteppers from './HoleSteppers.vue'
 import PackedFigures from './PackedFigures.vue'
 import PriceOfDepth from './PriceOfDepth.vue'
@@ -76,6 +77,7 @@ const cautions = computed(() => method.value.concrete?.warnings ?? [])
     <h3>Depth by width</h3>
     <HoleCurve :width="hole.diameter" :take="put" />
     <AssumedList />
+    <HoleSheet class="panel-section" />
     <FoldOut title="Every school of depth, to the foot of the concrete" class="panel-section">
       <GustScale
         :rows="rows"
