@@ -122,7 +122,8 @@ function judged({ context }: HoleBench, way: WayOut): WayOut {
 
 function withMore(way: WayOut, now: MethodPlan, bags: number | undefined): WayOut {
   const { plan } = way
-  if (!plan) return way
+  // How long rails take that have to be made anew nobody knows.
+  if (!plan || way.decision === 'moved') return way
   const exact = (each: MethodPlan) => each.concrete?.bags.exactCount ?? 0
   const more = {
     concrete: (plan.concrete?.concrete ?? 0) - (now.concrete?.concrete ?? 0),

@@ -5,6 +5,7 @@ import CauseConditions from './CauseConditions.vue'
 import CauseReasons from './CauseReasons.vue'
 import CauseVerdict from './CauseVerdict.vue'
 import CauseWhatIf from './CauseWhatIf.vue'
+import PullTest from '~/job/PullTest.vue'
 import NextChecks from './NextChecks.vue'
 import RedFlags from '~/job/RedFlags.vue'
 import StandingGust from '~/gust/StandingGust.vue'
@@ -122,6 +123,7 @@ function makeSafe(): void {
       </div>
       <NextChecks v-if="isSound || diagnosis.settled" title="What would still tell most" />
       <CauseWhatIf />
+      <PullTest />
       <CauseConditions />
     </template>
     <StandingGust />

@@ -47,7 +47,7 @@ function add(): void {
 }
 const change = (i: number, to: Partial<Layers[number]>) => put(layers.value.with(i, { ...layers.value[i]!, ...to }))
 const takeAway = (i: number) => put(layers.value.length <= 2 ? null : layers.value.toSpliced(i, 1))
-const topOf = (i: number) => preferences.show(layers.value[i - 1]?.bottom ?? 0)
+const topOf = (i: number) => (i === 0 ? 'the ground' : preferences.show(layers.value[i - 1]!.bottom))
 </script>
 
 <template>

@@ -2,6 +2,7 @@
 import { computed, nextTick, onMounted, watch } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { useReadings } from '~/job/useReadings'
+import PullTest from '~/job/PullTest.vue'
 import AnswerTiles from '~/controls/AnswerTiles.vue'
 import LeanReader from './LeanReader.vue'
 import PhotographPins from './PhotographPins.vue'
@@ -54,6 +55,7 @@ function jump(key: string): void {
       <div v-if="part.key === 'lean'" class="panel-section">
         <LeanReader />
         <PivotFinder />
+        <PullTest />
       </div>
       <div v-if="part.key === 'wood' && isWood(post)" class="panel-section"><ProbeReadings /></div>
       <div v-for="question in part.questions" :key="question.key" class="panel-section">
