@@ -8,6 +8,7 @@ export const ROUTES: readonly (readonly [path: string, methods: readonly string[
   ['/api/jobs/:id/commands', ['POST']],
   ['/api/jobs/:id/export', ['GET']],
   ['/api/jobs/:id/history', ['GET']],
+  ['/api/jobs/:id/hole', ['GET']],
   ['/api/jobs/:id/photographs/:photograph', ['GET', 'PUT']],
   ['/api/calc/:name', ['POST']],
   ['/api/instruments/:kind', ['GET']],
