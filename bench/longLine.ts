@@ -12,6 +12,8 @@ export interface LongLineFigures {
   steps: number[]
   /** Frames that the browser drew in each second of panning. */
   framesPerSecond: number
+  /** And while a hole is pulled on, everything planned anew. */
+  pulledPerSecond: number
 }
 
 export async function longLineFigures(browser: Browser, address: string): Promise<LongLineFigures> {
@@ -22,8 +24,11 @@ export async function longLineFigures(browser: Browser, address: string): Promis
   await page.getByRole('heading', { name: 'K100: what do you see?' }).waitFor()
   const steps = await page.evaluate(stepTimes, STEPS)
   const framesPerSecond = await panned(browser, page)
+  await page.goto(`${address}/jobs/${id}/hole?post=K99`)
+  await page.getByRole('slider', { name: 'Depth of the hole' }).waitFor()
+  const pulledPerSecond = await pulled(browser, page)
   await page.close()
-  return { steps, framesPerSecond }
+  return { steps, framesPerSecond, pulledPerSecond }
 }
 
 function longLine(): Job {
@@ -78,6 +83,45 @@ async function panned(browser: Browser, page: Page): Promise<number> {
     }
     at('pointerup', 0)
   }, PAN_SECONDS)
+  return framesTraced(browser)
+}
+
+/** Pulls the depth of a hole to and fro by its grip, a hand's breadth and back in two and a half seconds. */
+async function pulled(browser: Browser, page: Page): Promise<number> {
+  const grip = '[role=slider][aria-label="Depth of the hole"]'
+  const pull = (seconds: number) =>
+    page.evaluate(
+      async ([selector, time]) => {
+        const element = document.querySelector(selector)!
+        const { left, top, width, height } = element.getBoundingClientRect()
+        const at = (type: string, target: EventTarget, y: number) =>
+          target.dispatchEvent(
+            new MouseEvent(type, {
+              bubbles: true,
+              cancelable: true,
+              view: window,
+              clientX: left + width / 2,
+              clientY: top + height / 2 + y,
+            }),
+          )
+        at('mousedown', element, 0)
+        const began = performance.now()
+        for (let now = began; now - began < time * 1e3; now = performance.now()) {
+          at('mousemove', window, Math.sin((now - began) / 400) * 45)
+          await new Promise((resolve) => requestAnimationFrame(resolve))
+        }
+        at('mouseup', window, 0)
+      },
+      [grip, seconds] as const,
+    )
+  // As warm as it is for whoever pulls on it.
+  await pull(1)
+  await browser.startTracing(page, { categories: ['disabled-by-default-devtools.timeline.frame'] })
+  await pull(PAN_SECONDS)
+  return framesTraced(browser)
+}
+
+async function framesTraced(browser: Browser): Promise<number> {
   const trace = JSON.parse((await browser.stopTracing()).toString()) as { traceEvents: { name: string; ts: number }[] }
   const drawn = trace.traceEvents.filter(({ name }) => name === 'DrawFrame').map(({ ts }) => ts)
   return ((drawn.length - 1) / (Math.max(...drawn) - Math.min(...drawn))) * 1e6

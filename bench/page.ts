@@ -48,6 +48,7 @@ export async function pageFigures(): Promise<[name: string, milliseconds: number
       ['next post of a 200-post line, key to picture', median(longLine!.steps)],
       ['  slowest of those steps', Math.max(...longLine!.steps)],
       ['time of a frame while its drawing is panned', 1e3 / longLine!.framesPerSecond],
+      ['time of a frame while a hole on it is pulled', 1e3 / longLine!.pulledPerSecond],
     ]
   } finally {
     await server.stop()

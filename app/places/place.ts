@@ -14,6 +14,6 @@ export interface Place {
    */
   draws: 'as-it-stands' | 'building' | 'repaired' | 'own-page'
   /** The hole of the repair in hand can be pulled on in the drawing. */
-  pulls?: 'hole'
+  hasGrips?: true
   panel: () => Promise<{ default: Component }>
 }

@@ -72,5 +72,5 @@ export function softAtGroundOf({ probeAtGround = 0, probeBelow = 0 }: Observatio
 }
 
 /** What a reading was taken with. */
-export const INSTRUMENTS = ['eye', 'spirit-level', 'digital-level', 'moisture-meter'] as const
+export const INSTRUMENTS = ['eye', 'spirit-level', 'digital-level', 'moisture-meter', 'photograph'] as const
 export type Instrument = (typeof INSTRUMENTS)[number]

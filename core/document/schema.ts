@@ -200,6 +200,9 @@ export const judgementSchema = record({
   cleared: part({ ...said, note: name(LONGEST.judgement) }),
 })
 
+const pixels = () => array(needed(0, 20_000)).strict().required('x, y').length(2, 'x, y')
+const drawnLine = () => array(pixels()).strict().required('two points').length(2, 'two points')
+
 export const photographSchema = record({
   id: name(LONGEST.identity),
   height: quantity(-3, 12, 'm'),
@@ -208,6 +211,8 @@ export const photographSchema = record({
   at: time(),
   by: text(LONGEST.person),
   note: text(LONGEST.note),
+  /** Laid along the post and along something plumb, pixels, each from its lower to its upper end. */
+  lines: part({ post: drawnLine(), plumb: drawnLine() }),
   place: part({ latitude: needed(-90, 90, 'degrees'), longitude: needed(-180, 180, 'degrees') }),
 })
 

@@ -6,6 +6,6 @@ export const hole: Place = {
   digit: '5',
   says: 'depth, width, bags and water',
   draws: 'repaired',
-  pulls: 'hole',
+  hasGrips: true,
   panel: () => import('./Panel.vue'),
 }

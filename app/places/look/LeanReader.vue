@@ -6,6 +6,7 @@ import { useReadings } from '~/job/useReadings'
 import ChoiceBar from '~/controls/ChoiceBar.vue'
 import LeanByBubble from './LeanByBubble.vue'
 import LeanByLevel from './LeanByLevel.vue'
+import LeanByPhotograph from './LeanByPhotograph.vue'
 import LeanByTape from './LeanByTape.vue'
 import ReadingTrail from './ReadingTrail.vue'
 import type { Instrument } from '~~/core/cause/observations'
@@ -17,7 +18,7 @@ const preferences = usePreferencesStore()
 const { seen, record } = useReadings()
 
 const direction = ref<'along' | 'across'>('along')
-const way = ref<'tape' | 'bubble' | 'digital'>('tape')
+const way = ref<'tape' | 'bubble' | 'digital' | 'photograph'>('tape')
 const degrees = computed(() => (direction.value === 'along' ? ALONG : ACROSS))
 const reading = computed(() => leanIn(seen.value.lean, degrees.value))
 
@@ -29,6 +30,7 @@ const WAYS = [
   { value: 'tape', words: 'level and tape' },
   { value: 'bubble', words: 'bubble' },
   { value: 'digital', words: 'digital level' },
+  { value: 'photograph', words: 'photograph' },
 ] as const
 
 const save = (value: LeanReading | null, instrument: Instrument, stepped = false) =>
@@ -52,6 +54,7 @@ const found = computed(() => {
     <ChoiceBar v-model="direction" label="Direction of the lean" :choices="DIRECTIONS" />
     <LeanByTape v-if="way === 'tape'" :reading="reading" :direction="direction" :save="save" />
     <LeanByBubble v-else-if="way === 'bubble'" :reading="reading" :direction="direction" :save="save" />
+    <LeanByPhotograph v-else-if="way === 'photograph'" :save="save" />
     <LeanByLevel v-else :direction="direction" :save="save" />
     <p v-if="found" class="found">{{ found }}</p>
     <ReadingTrail observation="lean" />

@@ -90,7 +90,7 @@ watch(
       <PlaceBar v-if="place" :place="place.key" />
       <component :is="panel" v-if="place?.draws === 'own-page'" />
       <main v-else class="work">
-        <FocusDrawing class="drawing" :building="place?.draws === 'building'" :pulls-hole="place?.pulls === 'hole'" />
+        <FocusDrawing class="drawing" :building="place?.draws === 'building'" :pulls-hole="place?.hasGrips" />
         <div ref="panelFrame" class="panel" tabindex="-1" :data-place="place?.key">
           <ConflictPanel />
           <component :is="panel" />
