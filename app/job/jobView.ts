@@ -39,9 +39,9 @@ export function createJobView(
   const plan = computed(() => job.value && planJob.value(job.value, resolved.value))
 
   /** As it is kept: what a pull does not change is not drawn anew. */
-  const keptLine = computed(() =>
-    session.job.value ? resolve.value(session.job.value).lines.find(({ id }) => id === line.value?.id) : undefined,
-  )
+  const kept = computed(() => session.job.value && resolve.value(session.job.value))
+  const lineId = computed(() => line.value?.id)
+  const keptLine = computed(() => kept.value?.lines.find(({ id }) => id === lineId.value))
   const site = computed(() => resolved.value?.site)
   const posts = computed(
     () => resolved.value?.lines.flatMap((line) => line.posts.map((post) => ({ line, post }))) ?? [],
