@@ -1,8 +1,7 @@
 import type { BaggedMix } from '../concrete/bags'
 import { wholeUp } from '../numeric/rounding'
 import type { ConcretePlan } from '../plan/types'
-import type { DesignedHole } from '../repair/hole'
-import { widthAt } from '../repair/holeShape'
+import { widthAt, type DesignedHole } from '../repair/holeShape'
 import { grossArea, type Section } from '../timber/section'
 import type { CubicMetres, Metres } from '../units/types'
 

@@ -1,7 +1,6 @@
 import { LEAST_COVER } from '../concrete/cover'
 import { tidy } from '../numeric/rounding'
-import type { DesignedHole } from '../repair/hole'
-import { footWidth, USUAL_BELL } from '../repair/holeShape'
+import { footWidth, USUAL_BELL, type DesignedHole } from '../repair/holeShape'
 import type { Metres } from '../units/types'
 import type { HoleChange } from './bench'
 

@@ -1,5 +1,4 @@
 import { LEAST_COVER } from '../concrete/cover'
-import type { Post } from '../document/job'
 import type { MET_DECISIONS, MET_KINDS } from '../document/vocabulary'
 import { BELOW_FROST } from '../ground/frost'
 import { roundUpTo, tidy } from '../numeric/rounding'
@@ -269,15 +268,3 @@ function firstThatHolds(bench: HoleBench, changes: readonly HoleChange[]) {
   }
   return undefined
 }
-
-/** What is kept of it with the post. */
-export const metEntry = (
-  { reached, by }: Stopped,
-  decision: MetDecision,
-  side?: NonNullable<Post['met']>[number]['side'],
-) => ({
-  kind: by,
-  depth: tidy(reached),
-  decision,
-  ...(side ? { side } : {}),
-})

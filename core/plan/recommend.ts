@@ -1,5 +1,5 @@
 import type { PostContext } from '../repair/context'
-import type { DesignedHole } from '../repair/hole'
+import type { DesignedHole } from '../repair/holeShape'
 import { STOP_GAPS } from '../repair/methods'
 import { roundUpTo } from '../numeric/rounding'
 import { showLength, type LengthSystem } from '../units/length'

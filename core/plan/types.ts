@@ -5,7 +5,7 @@ import type { Cause } from '../cause/tables'
 import type { BagOrder } from '../concrete/bags'
 import type { FillQuantities } from '../concrete/fill'
 import type { HoleVolumes } from '../concrete/volume'
-import type { DesignedHole } from '../repair/hole'
+import type { DesignedHole } from '../repair/holeShape'
 import type { Link } from '../repair/links'
 import type { Check, Design, Verdict } from '../repair/method'
 import type {

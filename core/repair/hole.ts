@@ -1,42 +1,14 @@
 import type { RecommendedDepth } from '../ground/depthRules'
 import type { Segment } from '../ground/profile'
 import { widthFor } from '../concrete/cover'
-import type { HOLE_SHAPES } from '../document/vocabulary'
 import type { Hole } from '../document/job'
 import { roundUpTo, tidy } from '../numeric/rounding'
 import { WORKING_STEP } from '../units/step'
 import type { Metres } from '../units/types'
 import type { PostContext } from './context'
-import { bearingSegments, footWidth, holeOutline, USUAL_BELL } from './holeShape'
+import { bearingSegments, footWidth, holeOutline, USUAL_BELL, type DesignedHole } from './holeShape'
 import { keySolid, withKey } from './members/timberKey'
 import { heightOf, type Matter, type Solid } from './solids'
-
-/** A hole as designed, all sizes in metres; of a square one `diameter` is its side. */
-export interface DesignedHole {
-  shape: (typeof HOLE_SHAPES)[number]
-  diameter: Metres
-  /** From finished ground to the bottom of the stone bed. */
-  depth: Metres
-  stoneBed: Metres
-  fillTop: Metres
-  /** Bottom of the concrete: what the depth rules speak of. */
-  footingBottom: Metres
-  /** Rule that asked for the depth; 'chosen' when the technician set it. */
-  rule: string
-  /** At the bottom of a tapered hole; its `diameter` is that of the top. */
-  bottomDiameter?: Metres
-  bellDiameter?: Metres
-  bellHeight?: Metres
-  crown?: boolean
-  /** Of what stands in it from the middle of the hole, to the right positive. */
-  shift?: Metres
-  /** Wedged into the concrete, share of its volume. */
-  stones?: number
-  /** A board across the push near the surface, on both faces. */
-  key?: boolean
-  /** No hole that can be dug holds the target gust: nobody may call this depth recommended. */
-  noHoleHolds?: true
-}
 
 /** Width of the smallest tool that is not under `width`, m. @example toolWidth(context, 0.241) // 0.25 */
 export function toolWidth({ tables }: Pick<PostContext, 'tables'>, width: Metres): Metres {

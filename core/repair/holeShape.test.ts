@@ -4,8 +4,7 @@ import { holeVolumes } from '../concrete/volume'
 import type { Hole } from '../document/job'
 import { holeBench } from '../hole/bench'
 import { gripsOf, onMark, pulledTo } from '../hole/pull'
-import type { DesignedHole } from './hole'
-import { bearingSegments, footWidth, holeOutline, volumeShape, widthAt } from './holeShape'
+import { bearingSegments, footWidth, holeOutline, volumeShape, widthAt, type DesignedHole } from './holeShape'
 import { extentOf } from './solids'
 
 const hole = (of: Partial<DesignedHole> = {}): DesignedHole => ({

@@ -1,8 +1,35 @@
 import type { HoleShape } from '../concrete/volume'
+import type { HOLE_SHAPES } from '../document/vocabulary'
 import type { Segment } from '../ground/profile'
 import type { Metres } from '../units/types'
-import type { DesignedHole } from './hole'
 import type { Point } from './solids'
+
+/** A hole as designed, all sizes in metres; of a square one `diameter` is its side. */
+export interface DesignedHole {
+  shape: (typeof HOLE_SHAPES)[number]
+  diameter: Metres
+  /** From finished ground to the bottom of the stone bed. */
+  depth: Metres
+  stoneBed: Metres
+  fillTop: Metres
+  /** Bottom of the concrete: what the depth rules speak of. */
+  footingBottom: Metres
+  /** Rule that asked for the depth; 'chosen' when the technician set it. */
+  rule: string
+  /** At the bottom of a tapered hole; its `diameter` is that of the top. */
+  bottomDiameter?: Metres
+  bellDiameter?: Metres
+  bellHeight?: Metres
+  crown?: boolean
+  /** Of what stands in it from the middle of the hole, to the right positive. */
+  shift?: Metres
+  /** Wedged into the concrete, share of its volume. */
+  stones?: number
+  /** A board across the push near the surface, on both faces. */
+  key?: boolean
+  /** No hole that can be dug holds the target gust: nobody may call this depth recommended. */
+  noHoleHolds?: true
+}
 
 /* What the shape of a hole means: its widths by depth, for bearing, for volumes and for the drawing. */
 

@@ -5,7 +5,7 @@ import { row } from '../tables/tables'
 import type { Section } from '../timber/section'
 import type { CubicMetres, Metres } from '../units/types'
 import type { PostContext } from './context'
-import type { DesignedHole } from './hole'
+import type { DesignedHole } from './holeShape'
 import type { LinkCapacity } from './links'
 import type { Solid } from './solids'
 

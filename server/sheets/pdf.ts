@@ -1,3 +1,6 @@
+// The two packages bring no types of their own.
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+/// <reference path="./pdfkit.d.ts" />
 import PDFDocument from 'pdfkit'
 import svgToPdf from 'svg-to-pdfkit'
 

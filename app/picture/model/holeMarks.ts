@@ -1,7 +1,6 @@
 import { LEAST_COVER } from '~~/core/concrete/cover'
 import type { MethodPlan } from '~~/core/plan/types'
-import type { DesignedHole } from '~~/core/repair/hole'
-import { widthAt } from '~~/core/repair/holeShape'
+import { widthAt, type DesignedHole } from '~~/core/repair/holeShape'
 import { box, type Measure, type Point, type Solid } from '~~/core/repair/solids'
 import type { ResolvedPost } from '~~/core/resolve/resolve'
 import { sectionSize } from '~~/core/timber/section'

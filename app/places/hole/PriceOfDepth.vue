@@ -20,7 +20,7 @@ const words = ({ bags, minutes, plan }: PriceOfDepth) => morePhrase(plan.concret
 
 <template>
   <div v-if="prices.length" class="prices" role="group" aria-label="The price of the next 10 cm">
-    <button v-for="price in prices" :key="price.depth" type="button" @click="take(price.depth)">
+    <button v-for="price in prices" :key="price.depth" type="button" class="pick" @click="take(price.depth)">
       <strong>{{ isMore(price) ? '+' : '−' }} {{ preferences.show(STEP[preferences.units]) }}</strong>
       <span>{{ preferences.measures.gust(price.holdingGust) }}, {{ returnPeriodWords(price.returnYears) }}</span>
       <span class="soft">{{ words(price) }}</span>
@@ -34,23 +34,5 @@ const words = ({ bags, minutes, plan }: PriceOfDepth) => morePhrase(plan.concret
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 8px;
   margin: 8px 0;
-}
-button {
-  display: grid;
-  gap: 1px;
-  min-height: 48px;
-  padding: 8px 10px;
-  border: 1.5px solid var(--rule);
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  font-size: 15px;
-  line-height: 1.2;
-  text-align: left;
-  cursor: pointer;
-}
-strong {
-  font-family: var(--measure);
-  font-size: 18px;
 }
 </style>

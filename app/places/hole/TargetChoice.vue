@@ -29,6 +29,7 @@ const choose = (wanted: OfferedTarget['by']) =>
       v-for="each in offered"
       :key="each.by"
       type="button"
+      class="pick"
       :aria-pressed="each.by === by"
       :disabled="each.gust === undefined"
       @click="choose(each.by)"
@@ -47,33 +48,5 @@ const choose = (wanted: OfferedTarget['by']) =>
   grid-template-columns: repeat(3, 1fr);
   gap: 8px;
   margin: 8px 0;
-}
-button {
-  display: grid;
-  gap: 1px;
-  align-content: start;
-  min-height: 48px;
-  padding: 8px;
-  border: 1.5px solid var(--rule);
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  font-size: 15px;
-  line-height: 1.2;
-  text-align: left;
-  cursor: pointer;
-}
-button[aria-pressed='true'] {
-  border: 3px solid var(--ink);
-  padding: 6.5px;
-  background: var(--faint);
-}
-button:disabled {
-  cursor: default;
-  border-style: dashed;
-}
-strong {
-  font-family: var(--measure);
-  font-size: 20px;
 }
 </style>

@@ -1,6 +1,7 @@
 import type { Metres } from '../../units/types'
 import type { PostContext } from '../context'
-import { holeSolids, type DesignedHole } from '../hole'
+import { holeSolids } from '../hole'
+import type { DesignedHole } from '../holeShape'
 import { box, type Solid } from '../solids'
 import { footingSolids, goneSolids } from '../standing'
 

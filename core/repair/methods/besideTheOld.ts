@@ -1,6 +1,7 @@
 import type { Metres } from '../../units/types'
 import { nextTo, type PostContext } from '../context'
-import { designHole, type DesignedHole } from '../hole'
+import { designHole } from '../hole'
+import type { DesignedHole } from '../holeShape'
 import { bentRail, railsOf } from '../members/rails'
 import { answersByTable, commonRefusals, type Design, type RepairMethod } from '../method'
 import { newPostOf, postVariants } from '../newPost'

@@ -1,7 +1,7 @@
 import type { Metres } from '../../units/types'
 import type { PostContext } from '../context'
-import { designHole, holeSegments, type DesignedHole } from '../hole'
-import { footWidth } from '../holeShape'
+import { designHole, holeSegments } from '../hole'
+import { footWidth, type DesignedHole } from '../holeShape'
 import {
   bearingCheck,
   loadBearingCautions,

@@ -1,5 +1,6 @@
 import type { PostContext } from '../context'
-import { designHole, holeSegments, holeSolids, type DesignedHole } from '../hole'
+import { designHole, holeSegments, holeSolids } from '../hole'
+import type { DesignedHole } from '../holeShape'
 import { answersByTable, commonRefusals, oldOutSteps, type Choice, type Design, type RepairMethod } from '../method'
 import { newPostLink, newPostOf, newPostSolid, postVariants } from '../newPost'
 import { footingSolids, goneSolids, isHeavyGround, oldBlock, oldConcreteVolume } from '../standing'

@@ -3,7 +3,7 @@ import type { Newtons } from '../../units/types'
 import { roundUpTo } from '../../numeric/rounding'
 import { WORKING_STEP } from '../../units/step'
 import type { PostContext } from '../context'
-import type { DesignedHole } from '../hole'
+import type { DesignedHole } from '../holeShape'
 import {
   bearingCheck,
   loadBearingCautions,

@@ -8,7 +8,8 @@ import type { CubicMetres, Metres } from '../../units/types'
 import type { PostContext } from '../context'
 import { fixingShares, fixingTension } from '../fixings'
 import { LEAST_COVER } from '../../concrete/cover'
-import { designHole, holeSegments, holeSolids, toolWidth, type DesignedHole } from '../hole'
+import { designHole, holeSegments, holeSolids, toolWidth } from '../hole'
+import type { DesignedHole } from '../holeShape'
 import type { LinkCapacity, ProportionalPart } from '../links'
 import {
   answersByTable,
