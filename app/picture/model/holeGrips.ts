@@ -14,6 +14,8 @@ export interface GripOnScreen extends Grip {
 export const GRIP = 48
 /** Clear of the edge that it pulls, px. */
 const OFF = 14
+/** Clear of the width's figure under the hole, px. */
+const UNDER_FIGURE = 52
 
 /**
  * Grips beside the hole, none over another and none over the edge of the drawing.
@@ -33,7 +35,8 @@ export function gripsOnScreen(
     const toY = px(groundY - grip.at[1] * pixelsPerMetre)
     const [dx, dy] = ASIDE[grip.side]
     const step = GRIP + 2
-    let [x, y] = [toX + dx * (GRIP / 2 + OFF), toY + dy * (GRIP / 2 + OFF)]
+    const off = GRIP / 2 + (grip.side === 'below' ? UNDER_FIGURE : OFF)
+    let [x, y] = [toX + dx * off, toY + dy * off]
     x = Math.min(width - GRIP / 2, Math.max(GRIP / 2, x))
     y = Math.min(height - GRIP / 2, Math.max(GRIP / 2, y))
     // What would lie over another goes further out.
