@@ -5,6 +5,7 @@ import { row } from '../tables/tables'
 import { tables } from '../../tests/support/builders'
 import { bagOrder, strengthWithWater, takesFilling, wholeBags, type BaggedMix } from './bags'
 import { fillQuantities } from './fill'
+import { concreteToMove } from './supply'
 import { holeVolumes, type HoleShape } from './volume'
 
 const post = { shape: 'rectangle' as const, along: 0.1, across: 0.1 }
@@ -153,4 +154,10 @@ it('concrete fills the room that an old block left: 254 L of it for 0.6 by 0.9 m
   expect((holeVolumes({ hole: usual, post, leftBy: block }).concrete - without) * 1e3).toBeCloseTo(185.55, 2)
   // A hole wider than the block has no room beyond it.
   expect(holeVolumes({ hole: { shape: 'round', diameter: 0.7, depth: 1 }, leftBy: block }).void).toBe(0)
+})
+
+it('concrete to move: 170 L are 391 kg and five barrows of 40 L', () => {
+  expect(concreteToMove(0.17)).toEqual({ mass: expect.closeTo(391, 6), barrows: 5 })
+  expect(concreteToMove(0.16).barrows).toBe(4)
+  expect(concreteToMove(0)).toEqual({ mass: 0, barrows: 0 })
 })

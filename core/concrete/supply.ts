@@ -1,3 +1,5 @@
+import { wholeUp } from '../numeric/rounding'
+import { BARROW } from './handBatch'
 import type { CubicMetres, Kilograms, Metres, Minutes } from '../units/types'
 
 export type Supply = 'barrow' | 'mixer' | 'delivered'
@@ -63,6 +65,20 @@ export function supplyOptions(volume: CubicMetres, fromLorry: Metres, rows: read
     because: supplyReason(row.key, volume, fromLorry),
   }))
 }
+
+/** Wet concrete, kg/m³; a working value. */
+const WET_DENSITY = 2_300
+
+/**
+ * What a volume of concrete is to move: its mass, and how often a barrow goes.
+ *
+ * @param volume m³, ≥ 0
+ * @example concreteToMove(0.17) // 391 kg, 5 barrows
+ */
+export const concreteToMove = (volume: CubicMetres): { mass: Kilograms; barrows: number } => ({
+  mass: volume * WET_DENSITY,
+  barrows: wholeUp(volume / BARROW),
+})
 
 function supplyReason(key: Supply, volume: CubicMetres, fromLorry: Metres): string {
   switch (key) {

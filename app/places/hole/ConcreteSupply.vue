@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { useJobView } from '~/job/openJob'
 import FoldOut from '~/controls/FoldOut.vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
-import { supplyOptions } from '~~/core/concrete/supply'
+import { concreteToMove, supplyOptions } from '~~/core/concrete/supply'
 import { showMinutes } from '~~/core/units/quantity'
 import { usePreferencesStore } from '~/session/preferences'
 import { openHoles } from './openHoles'
@@ -15,18 +15,15 @@ const fromLorry = ref(10)
 const holes = computed(() => openHoles(view.plan.value!, view.line.value!))
 const volume = computed(() => holes.value.reduce((sum, { plan }) => sum + plan.concrete!.concrete, 0))
 const options = computed(() => supplyOptions(volume.value, fromLorry.value, view.tables.value.supply))
-/** A cubic metre of concrete, kg, and what a barrow takes of it, m³. */
-const DENSITY = 2300
-const TRIP = 0.04
-const trips = computed(() => Math.ceil(volume.value / TRIP - 1e-9))
+const moved = computed(() => concreteToMove(volume.value))
 </script>
 
 <template>
   <FoldOut title="Where the concrete comes from">
     <p>
       {{ holes.length }} {{ holes.length === 1 ? 'hole' : 'holes' }} of this line:
-      {{ preferences.measures.volume(volume) }}, {{ preferences.measures.mass(volume * DENSITY) }}, {{ trips }}
-      {{ trips === 1 ? 'barrow' : 'barrows' }}.
+      {{ preferences.measures.volume(volume) }}, {{ preferences.measures.mass(moved.mass) }}, {{ moved.barrows }}
+      {{ moved.barrows === 1 ? 'barrow' : 'barrows' }}.
     </p>
     <div class="field-grid">
       <LengthStepper
