@@ -17,7 +17,8 @@ export interface LongLineFigures {
 }
 
 export async function longLineFigures(browser: Browser, address: string): Promise<LongLineFigures> {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  // In millimetres: in inches every other frame of a pull would have nothing new to draw.
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' })
   const answer = await page.request.post(`${address}/api/jobs/import`, { data: longLine() })
   const { id } = (await answer.json()) as { id: string }
   await page.goto(`${address}/jobs/${id}/look?post=K100`)
@@ -86,7 +87,7 @@ async function panned(browser: Browser, page: Page): Promise<number> {
   return framesTraced(browser)
 }
 
-/** Pulls the depth of a hole to and fro by its grip, a hand's breadth and back in two and a half seconds. */
+/** Pulls the depth of a hole to and fro by its grip. */
 async function pulled(browser: Browser, page: Page): Promise<number> {
   const grip = '[role=slider][aria-label="Depth of the hole"]'
   const pull = (seconds: number) =>
@@ -104,10 +105,12 @@ async function pulled(browser: Browser, page: Page): Promise<number> {
               clientY: top + height / 2 + y,
             }),
           )
+        let frames = 0
         at('mousedown', element, 0)
         const began = performance.now()
         for (let now = began; now - began < time * 1e3; now = performance.now()) {
-          at('mousemove', window, Math.sin((now - began) / 400) * 45)
+          // Two pixels a frame, thirty frames down and thirty up: every frame has another depth to plan and to draw.
+          at('mousemove', window, 2 * Math.abs((frames++ % 60) - 30))
           await new Promise((resolve) => requestAnimationFrame(resolve))
         }
         at('mouseup', window, 0)
@@ -116,6 +119,8 @@ async function pulled(browser: Browser, page: Page): Promise<number> {
     )
   // As warm as it is for whoever pulls on it.
   await pull(1)
+  // What it wrote is on its way to the server, which is on this machine too.
+  await page.getByText('all saved').waitFor()
   await browser.startTracing(page, { categories: ['disabled-by-default-devtools.timeline.frame'] })
   await pull(PAN_SECONDS)
   return framesTraced(browser)

@@ -32,6 +32,7 @@ export function createJobView(
   function tryOut(commands: readonly Command[]): void {
     if (commands.length > 0 || tried.value.length > 0) tried.value = commands
   }
+  const isTrying = computed(() => tried.value.length > 0)
   const job = computed(() => session.job.value && withTried(session.job.value, tried.value))
 
   const resolve = computed(() => jobResolver(tables.value))
@@ -173,6 +174,7 @@ export function createJobView(
     job,
     resolved,
     tryOut,
+    isTrying,
     target,
     asked,
     ask,

@@ -8,6 +8,7 @@ import {
   type InjectionKey,
   type ShallowUnwrapRef,
 } from 'vue'
+import { refThrottled } from '@vueuse/core'
 import { SUBJECT } from '~/controls/measuring'
 import { api } from '~/sync/api'
 import { edits, queue, storage } from '~/sync/device'
@@ -57,3 +58,33 @@ function useOpenJob(): OpenJob {
 export const useJobSession = () => useOpenJob().session
 export const useJobView = () => useOpenJob().view
 export const useJobInHand = () => inHand
+
+/** Nobody reads figures that change more often, ms. */
+const READABLE = 100
+
+/**
+ * While something is pulled on the drawing the figures beside it follow ten times a second, for the component that calls
+ * this and all within it; otherwise they are what the view says.
+ */
+export function provideCalmView(): void {
+  const { session, view } = useOpenJob()
+  const live = computed(() => ({
+    job: view.job.value,
+    resolved: view.resolved.value,
+    plan: view.plan.value,
+    posts: view.posts.value,
+    line: view.line.value,
+    post: view.post.value,
+    postPlan: view.postPlan.value,
+    methodInHand: view.methodInHand.value,
+    detail: view.detail.value,
+    target: view.target.value,
+    assumed: view.assumed.value,
+  }))
+  const eased = refThrottled(live, READABLE)
+  const shown = computed(() => (view.isTrying.value ? eased.value : live.value))
+  const calm = Object.fromEntries(
+    (Object.keys(live.value) as (keyof typeof live.value)[]).map((key) => [key, computed(() => shown.value[key])]),
+  )
+  provide(OPEN_JOB, { session, view: { ...view, ...calm } })
+}

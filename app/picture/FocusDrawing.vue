@@ -98,7 +98,7 @@ useGestures(frame, () => !props.still, {
         <MarkDrawing :marks="model.marks.value" :viewport="viewport" />
         <FenceDrawing
           :fence="model.fence.value"
-          :chosen="{ id: model.chosen.value, station }"
+          :chosen="model.chosenInFence.value"
           :viewport="viewport"
           @choose="view.choose"
         />

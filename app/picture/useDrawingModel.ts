@@ -49,10 +49,14 @@ export function useDrawingModel({ width, height, pan, held, building, pulling }:
   const preferences = usePreferencesStore()
   const { zoom, scale } = useDrawing()
 
+  /** Room for the hole as it was taken hold of: under a pull the scale stands still. */
+  const roomFor = computed<Metres | undefined>((before) =>
+    view.isTrying.value ? before : view.drawnRepair.value?.method.hole?.depth,
+  )
   const viewport = computed(() =>
-    fitViewport(width.value, height.value, view.line.value?.height ?? 1.8, {
+    fitViewport(width.value, height.value, view.keptLine.value?.height ?? 1.8, {
       zoom: zoom.value,
-      hole: view.drawnRepair.value?.method.hole?.depth,
+      hole: roomFor.value,
     }),
   )
   watchEffect(() => (scale.value = viewport.value.pixelsPerMetre))
@@ -72,11 +76,13 @@ export function useDrawingModel({ width, height, pan, held, building, pulling }:
 
   const chosen = computed(() => post.value?.id ?? '')
   const drawn = computed(() => line.value && post.value && { line: line.value, post: post.value })
-  const fence = computed(
-    () =>
-      drawn.value &&
-      lineModel(drawn.value.line, chosen.value, from.value, to.value, view.drawnRepair.value !== undefined),
+  const isRepaired = computed(() => view.drawnRepair.value !== undefined)
+  const fence = computed(() =>
+    line.value && chosen.value
+      ? lineModel(line.value, chosen.value, from.value, to.value, isRepaired.value)
+      : undefined,
   )
+  const chosenInFence = computed(() => ({ id: chosen.value, station: station.value }))
   const section = computed(() => {
     if (!drawn.value) return undefined
     const found = sectionModel(drawn.value.line, drawn.value.post, view.drawnRepair.value)
@@ -202,7 +208,7 @@ export function useDrawingModel({ width, height, pan, held, building, pulling }:
     grips,
     labels,
     words,
-    chosen,
+    chosenInFence,
   }
 }
 

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
-import { useJobView } from '~/job/openJob'
+import { provideCalmView, useJobView } from '~/job/openJob'
 import PartTabs from '~/controls/PartTabs.vue'
 import { stateSentence } from '~/job/stateWords'
 import HoleSize from './HoleSize.vue'
 
 /** The hole of the repair in hand: its size, its ground, what was met in it, how it is filled, and with which bags. */
 const view = useJobView()
+provideCalmView()
 const method = view.methodInHand
 const isDug = computed(() => method.value?.hole && (method.value.concrete ?? method.value.packed))
 
