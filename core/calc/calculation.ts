@@ -11,9 +11,13 @@ export interface Calculation {
   says: string
   inputs: Record<string, string>
   outputs: Record<string, string>
+  /** Worked: what goes in, and what comes out of it. */
+  example?: Example
   /** @throws InputError for the first input that is wrong */
   run: (input: unknown, tables: Tables) => Record<string, unknown>
 }
+
+export type Example = readonly [given: Record<string, unknown>, found: Record<string, unknown>]
 
 type Inputs<S extends ObjectShape> = InferType<ReturnType<typeof object<AnyObject, S>>>
 
@@ -26,6 +30,7 @@ export function calculation<S extends ObjectShape>(definition: {
   says: string
   inputs: S
   outputs: Record<string, string>
+  example?: Example
   run: (input: Inputs<S>, tables: Tables) => Record<string, unknown>
 }): Calculation {
   const { inputs, run } = definition

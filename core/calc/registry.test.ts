@@ -3,6 +3,14 @@ import { InputError } from '../errors'
 import { tables } from '../../tests/support/builders'
 import { calculate, calculations } from './registry'
 
+/** Figures to the tenth of a millimetre, as they were worked. */
+function near(value: unknown): unknown {
+  if (typeof value === 'number') return expect.closeTo(value, 4)
+  if (Array.isArray(value)) return value.map(near)
+  if (typeof value !== 'object' || value === null) return value
+  return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, near(each)]))
+}
+
 const run = (name: string, input: unknown) => calculate(name, input, tables)
 
 describe('named calculations', () => {
@@ -167,6 +175,13 @@ describe('named calculations', () => {
     expect(run('fixing-fit', spur)).toMatchObject({ fits: false, refusals: [expect.stringMatching('3 mm too small')] })
     expect(run('supply', { volume: 0.4 }).options).toHaveLength(3)
   })
+
+  it.each(calculations.filter(({ example }) => example).map(({ name, example }) => [name, example!] as const))(
+    '%s comes out as worked',
+    (name, [given, found]) => {
+      expect(run(name, given)).toMatchObject(near(found) as Record<string, unknown>)
+    },
+  )
 
   it('lists inputs and outputs of every one', () => {
     for (const { name, says, inputs, outputs } of calculations) {

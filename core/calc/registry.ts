@@ -17,6 +17,19 @@ import {
   momentRotationCalculation,
   postInGround,
 } from './ground'
+import {
+  boardsCalculation,
+  finishLevelCalculation,
+  gateLeafCalculation,
+  jackCalculation,
+  leafToOrderCalculation,
+  meshSectionCalculation,
+  panelSpacingCalculation,
+  pavingCutCalculation,
+  platePoseCalculation,
+  propForceCalculation,
+  roadsideBoxCalculation,
+} from './fittings'
 import { photoLeanCalculation, pullTestCalculation, targetCalculation } from './measuring'
 import {
   basePlateCalculation,
@@ -33,6 +46,18 @@ import {
   stringLineCalculation,
   stringSagCalculation,
 } from './setout'
+import {
+  cutLengthCalculation,
+  cutListCalculation,
+  diagonalCalculation,
+  holeReadingCalculation,
+  pivotCalculation,
+  plumbOrMatchCalculation,
+  spacerGapCalculation,
+  sunkPanelCalculation,
+  topLineCalculation,
+  weatheringCutCalculation,
+} from './strings'
 import { gust50Calculation, returnPeriod, windCoefficient, windForce } from './wind'
 
 /** Every named calculation: the shell, the route and the calculators offer the same list. */
@@ -66,6 +91,27 @@ export const calculations: readonly Calculation[] = [
   gateOpeningCalculation,
   propCalculation,
   photoLeanCalculation,
+  pivotCalculation,
+  plumbOrMatchCalculation,
+  spacerGapCalculation,
+  topLineCalculation,
+  sunkPanelCalculation,
+  holeReadingCalculation,
+  cutLengthCalculation,
+  weatheringCutCalculation,
+  cutListCalculation,
+  diagonalCalculation,
+  panelSpacingCalculation,
+  boardsCalculation,
+  gateLeafCalculation,
+  leafToOrderCalculation,
+  propForceCalculation,
+  jackCalculation,
+  roadsideBoxCalculation,
+  platePoseCalculation,
+  pavingCutCalculation,
+  meshSectionCalculation,
+  finishLevelCalculation,
   diagnoseCalculation,
 ]
 

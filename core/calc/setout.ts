@@ -3,7 +3,7 @@ import { gateOpening } from '../setout/gate'
 import { leanOf } from '../setout/lean'
 import { prop } from '../setout/prop'
 import { panelSpacing, spacing } from '../setout/spacing'
-import { STRING_FITS, stringLine, stringSag } from '../setout/stringLine'
+import { STRING_FITS, stringLine, stringSag, supportsFor, whichIsOut } from '../setout/stringLine'
 import { calculation } from './calculation'
 import { choice, group, listOf, optional, quantity } from './inputs'
 
@@ -25,16 +25,32 @@ export const stringLineCalculation = calculation({
     points: listOf(group({ station: station(), offset: quantity(-10, 10, 'm') }), 500),
     fit: choice(STRING_FITS),
   },
-  outputs: { slope: 'm per m', intercept: 'm', misses: 'm, point minus line' },
-  run: ({ points, fit }) => ({ ...stringLine(points, fit) }),
+  outputs: {
+    slope: 'm per m',
+    intercept: 'm',
+    misses: 'm, point minus line',
+    out: 'index of the reference post that is itself out, or null',
+  },
+  example: [
+    { points: [0, 0, 0.04, 0, 0].map((offset, station) => ({ station, offset })), fit: 'minimax' },
+    { slope: 0, intercept: 0.02, misses: [-0.02, -0.02, 0.02, -0.02, -0.02], out: 2 },
+  ],
+  run: ({ points, fit }) => ({ ...stringLine(points, fit), out: whichIsOut(points, fit) ?? null }),
 })
 
 export const stringSagCalculation = calculation({
   name: 'string-sag',
   says: 'sag of a pulled string',
   inputs: { span: quantity(0.1, 500, 'm'), massPerMetre: quantity(1e-5, 1, 'kg/m'), pull: quantity(1, 2_000, 'N') },
-  outputs: { sag: 'm' },
-  run: ({ span, massPerMetre, pull }) => ({ sag: stringSag(span, massPerMetre, pull) }),
+  outputs: { sag: 'm', supports: 'fewest in between that keep every span within 2 mm' },
+  example: [
+    { span: 20, massPerMetre: 0.001, pull: 50 },
+    { sag: 0.0098, supports: 2 },
+  ],
+  run({ span, massPerMetre, pull }) {
+    const sag = stringSag(span, massPerMetre, pull)
+    return { sag, supports: supportsFor(sag) }
+  },
 })
 
 export const spacingCalculation = calculation({

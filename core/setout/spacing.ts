@@ -169,7 +169,8 @@ function traceBack(places: Interval[][], smallest: Metres, largest: Metres, leng
       low: Math.max(low, next - largest - 1e-9),
       high: Math.min(high, next - smallest + 1e-9),
     }))
-      .filter(({ low, high }) => high >= low)
+      // A place that is just reached is one, though its two ends differ by dust.
+      .filter(({ low, high }) => high >= low - REACHED)
       .map(({ low, high }) => Math.min(high, Math.max(low, wish)))
     stations.unshift(candidates.reduce((best, each) => (Math.abs(each - wish) < Math.abs(best - wish) ? each : best)))
   }

@@ -28,11 +28,35 @@ export interface StringLine {
  *   // level at 0.015, misses ∓ 0.015
  */
 export function stringLine(points: readonly StringPoint[], fit: StringFit): StringLine {
-  const stations = points.map((point) => point.station)
-  if (stations.length < 2 || Math.max(...stations) - Math.min(...stations) < LEAST_APART)
-    throw new InputError('points', points, `two points at least ${LEAST_APART} m apart`)
+  if (!isLine(points)) throw new InputError('points', points, `two points at least ${LEAST_APART} m apart`)
   const { slope, intercept } = FITS[fit](points)
   return { slope, intercept, misses: points.map(({ station, offset }) => offset - (intercept + slope * station)) }
+}
+
+/**
+ * The reference post that is itself out: without it the largest miss is less than half of what it was, and less than
+ * without any other.
+ *
+ * @returns its index; undefined where none stands out so, nor where two do alike: of three posts nobody can tell which
+ * @example whichIsOut([0, 0, 0.04, 0, 0].map((offset, station) => ({ station, offset })), 'minimax') // 2
+ */
+export function whichIsOut(points: readonly StringPoint[], fit: StringFit): number | undefined {
+  const largest = (of: readonly StringPoint[]) => Math.max(...stringLine(of, fit).misses.map(Math.abs))
+  const all = largest(points)
+  const without = points.map((_point, i) => {
+    const others = points.filter((_other, j) => j !== i)
+    return isLine(others) ? largest(others) : Infinity
+  })
+  const least = Math.min(...without)
+  const [found, ...alike] = without.flatMap((miss, i) => (miss <= least + ALIKE ? [i] : []))
+  return alike.length === 0 && least < all / 2 ? found : undefined
+}
+/** Misses nearer to each other than this are the same, m. */
+const ALIKE: Metres = 1e-9
+
+function isLine(points: readonly StringPoint[]): boolean {
+  const stations = points.map(({ station }) => station)
+  return stations.length >= 2 && Math.max(...stations) - Math.min(...stations) >= LEAST_APART
 }
 
 /** Posts nearer than a tape can tell give no direction, m. */
@@ -82,3 +106,15 @@ function through(a: StringPoint, b: StringPoint): Line {
 export function stringSag(span: Metres, massPerMetre: Kilograms, pull: Newtons): Metres {
   return (massPerMetre * GRAVITY * span ** 2) / (8 * pull)
 }
+
+/** A string that hangs lower than this is held up in between, m. */
+export const MOST_SAG: Metres = 0.002
+
+/**
+ * Fewest supports between the ends that keep the sag of every span within 2 mm.
+ *
+ * @param sag of the string without any, m
+ * @source the sag goes with the square of the span
+ * @example supportsFor(stringSag(20, 0.001, 50)) // 2: three spans of 6.67 m
+ */
+export const supportsFor = (sag: Metres): number => Math.max(0, Math.ceil(Math.sqrt(sag / MOST_SAG) - 1e-9) - 1)
