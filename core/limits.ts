@@ -20,6 +20,8 @@ export const LIMITS = {
   segments: 20,
   layers: 8,
   /** Of one post: pulls, and things met in its hole. */
+  plateHoles: 12,
+  oldHoles: 40,
   pulls: 20,
   met: 20,
 } as const

@@ -1,7 +1,7 @@
 import type { InferType } from 'yup'
+import type { gateSchema, lineSetOutSchema } from './setOutSchema'
 import type {
   footingSchema,
-  gateSchema,
   holeSchema,
   jobSchema,
   judgementSchema,
@@ -29,6 +29,8 @@ export type Mark = InferType<typeof markSchema>
 export type Post = InferType<typeof postSchema>
 export type Footing = InferType<typeof footingSchema>
 export type Gate = InferType<typeof gateSchema>
+/** How a line is set out: its top, its strings, how posts are cut. */
+export type LineSetOut = NonNullable<InferType<typeof lineSetOutSchema>>
 export type SteadyLoad = NonNullable<Post['steadyLoad']>
 export type RepairChoice = InferType<typeof repairSchema>
 /** `fillTop` is the top of the fill below finished ground, negative above it. */

@@ -7,8 +7,15 @@ export const MARK_REACH: Metres = 1
 /** A tree of this trunk at the post stops the ordinary flow. */
 const LARGE_TREE: Metres = 0.15
 
-/** How far a mark is from the line at a station, m. @example distanceOf({ station: 3, offset: 4, … }, 0) // 5 */
-export const distanceOf = ({ station, offset = 0 }: Mark, at: Metres): Metres => Math.hypot(station - at, offset)
+/**
+ * How far a mark is from the line at a station, m; of a run the nearest of it.
+ *
+ * @example distanceOf({ station: 3, offset: 4, … }, 0) // 5
+ */
+export function distanceOf({ station, to = station, offset = 0 }: Mark, at: Metres): Metres {
+  const [from, until] = station <= to ? [station, to] : [to, station]
+  return Math.hypot(Math.max(0, from - at, at - until), offset)
+}
 
 /** Marks within reach of a hole at a station, nearest first. */
 export function marksNear(marks: readonly Mark[] = [], station: Metres): Mark[] {
@@ -20,7 +27,7 @@ export function marksNear(marks: readonly Mark[] = [], station: Metres): Mark[] 
 /**
  * What the marks near a post ask of whoever digs there, in words.
  *
- * @returns flags that stop the ordinary flow: services, and trees over 150 mm
+ * @returns flags that stop the ordinary flow: services that nobody has in hand, and trees over 150 mm
  */
 export function markFlags(
   marks: readonly Mark[],
@@ -31,8 +38,11 @@ export function markFlags(
     const away = length(Math.round(distanceOf(mark, station) * 20) / 20)
     switch (mark.kind) {
       case 'service':
+        if (mark.inHand) return []
         return [
-          `A buried ${serviceWords(mark)} lies ${away} from this post: have it marked, dig by hand, keep clear of it.`,
+          mark.above
+            ? `A ${serviceWords(mark)} runs on the fence or over the ground ${away} from this post: find out whether it is live, and who may touch it.`
+            : `A buried ${serviceWords(mark)} lies ${away} from this post: have it marked, dig by hand, keep clear of it.`,
         ]
       case 'tree':
         return (mark.size ?? 0) > LARGE_TREE
@@ -41,6 +51,24 @@ export function markFlags(
       default:
         return []
     }
+  })
+}
+
+/**
+ * What services in hand still ask of whoever works at a post.
+ *
+ * @returns cautions for every method there
+ */
+export function markCautions(marks: readonly Mark[]): string[] {
+  return marks.flatMap((mark) => {
+    if (mark.kind !== 'service') return []
+    const name = serviceWords(mark)
+    const kept = mark.keep ? ' It stays live.' : ''
+    if (mark.above)
+      return [
+        `A ${name} runs here above the ground: unclip and support it before the post moves, clip it back at the end.${kept}`,
+      ]
+    return mark.inHand ? [`A ${name} lies here, marked and in hand: dig by hand within half a metre of it.${kept}`] : []
   })
 }
 

@@ -51,6 +51,18 @@ import {
   SERVICES,
   SET_ORDERS,
 } from './vocabulary'
+import {
+  foundSchema,
+  gateSchema,
+  jackSchema,
+  lineSetOutSchema,
+  meshSchema,
+  pavingSchema,
+  plateSchema,
+  proppedSchema,
+  roadsideSchema,
+  standsSchema,
+} from './setOutSchema'
 import type { Tables } from '../tables/tables'
 
 /*
@@ -216,12 +228,6 @@ export const photographSchema = record({
   place: part({ latitude: needed(-90, 90, 'degrees'), longitude: needed(-180, 180, 'degrees') }),
 })
 
-export const gateSchema = record({
-  leafWidth: quantity(0.3, 6, 'm'),
-  leafMass: quantity(1, 1000, 'kg'),
-  hingeSpacing: quantity(0.1, 3, 'm'),
-})
-
 export const carriesSchema = record({
   area: needed(0.1, 200, 'm²'),
   from: neededChoice(CARRIED),
@@ -317,6 +323,15 @@ export const postSchema = record({
   pointedAt: flag(),
   /** The string is pulled straight from one of these to the next. */
   carriesString: flag(),
+  found: foundSchema,
+  /** Plumb, or as its neighbours lean. */
+  stands: standsSchema,
+  plate: plateSchema,
+  roadside: roadsideSchema,
+  paving: pavingSchema,
+  mesh: meshSchema,
+  propped: proppedSchema,
+  jack: jackSchema,
   conditions: listOfAtMost(LIMITS.conditions, 'conditions', text(LONGEST.key).defined()),
   judgement: judgementSchema.optional(),
   readings: listOfAtMost(LIMITS.readings, 'readings', readingSchema),
@@ -328,7 +343,15 @@ export const markSchema = record({
   id: name(LONGEST.lineOrPost),
   kind: neededChoice(MARK_KINDS),
   station: needed(0, 20_000, 'm'),
+  /** Where a run of it ends. */
+  to: quantity(0, 20_000, 'm'),
   offset: quantity(-100, 100, 'm'),
+  /** It hangs on the fence or runs above the ground. */
+  above: flag(),
+  /** It stays live: supported while the work goes on, clipped back at its end. */
+  keep: flag(),
+  /** Found, marked and kept clear of: said once for all of it. */
+  inHand: part({ at: neededTime(), by: text(LONGEST.person), note: text(LONGEST.note) }),
   size: quantity(0.005, 5, 'm'),
   service: choice(SERVICES),
   note: text(LONGEST.note),
@@ -368,6 +391,7 @@ export const lineSchema = record({
       return gone === undefined || gone <= ((this.parent as { posts?: number }).posts ?? Infinity)
     }),
   }).optional(),
+  setOut: lineSetOutSchema,
   marks: listOfAtMost(LIMITS.marks, 'marks', markSchema),
   course: listOfAtMost(LIMITS.coursePoints, 'points', typed<Coordinates>(coordinatesSchema)),
   posts: array(postSchema)

@@ -1,4 +1,5 @@
 import type { Cause } from '../cause/tables'
+import { markCautions } from '../document/marks'
 import { roundUpTo } from '../numeric/rounding'
 import { workMinutes } from '../day/minutes'
 import type { PostContext } from '../repair/context'
@@ -136,6 +137,7 @@ function planMethod(
       ...(design.cautions ?? []),
       ...(design.newPost && context.line.kind === 'post-and-rail' ? [MORTISES] : []),
       ...(concrete?.warnings ?? []),
+      ...markCautions(post.nearMarks),
     ],
     leavesUnsolved,
     wastes,

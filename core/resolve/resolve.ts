@@ -1,4 +1,5 @@
-import { stringOver, type StringHold } from '../setout/stringOver'
+import type { StringHold } from '../setout/stringOver'
+import { holdsOver, lineTops } from '../setout/topline/lineTops'
 import { row, type Tables } from '../tables/tables'
 import type { Section } from '../timber/section'
 import type { Experience } from '../wind/experience'
@@ -38,7 +39,7 @@ export interface MeasuredGround extends MeasuredScale {
 export const soilOf = ({ soil, layers }: Pick<ResolvedPost, 'soil' | 'layers'>): string =>
   layers ? layers.map((each) => `${each.soil} to ${each.bottom}`).join(', ') : soil
 
-type Sketched = 'marks' | 'course' | 'levelReference' | 'history'
+type Sketched = 'marks' | 'course' | 'levelReference' | 'history' | 'setOut'
 export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sketched>> &
   Pick<Line, Sketched | 'remainingYears'> & {
     posts: ResolvedPost[]
@@ -46,6 +47,8 @@ export type ResolvedLine = Required<Omit<Line, 'remainingYears' | 'posts' | Sket
     experience: Experience
     /** Where the string is held, over the ground at the first post, by rising station. */
     string: StringHold[]
+    /** The lower one, a hand above the ground: gaps and hole depths are read from it. */
+    lowString: StringHold[]
     /** By soil, see {@link soilOf}; nothing before it was worked out. */
     measured: Readonly<Record<string, MeasuredGround>>
     /** How many kinds of repair are chosen along it. */
@@ -180,7 +183,7 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[], known: K
   }
   const isMeant = pointedAt(line)
   const heard = heardAlong(line.posts, carriedBy(tables.causes))
-  const string = stringHolds(line.posts, height)
+  const { string, tops } = lineTops(line.posts, resolved, line.setOut)
   const ofLine = `${kind} ${height} ${resolved.gap}`
   const posts = line.posts.map((post, i) => {
     const before = line.posts[i - 1]
@@ -188,7 +191,7 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[], known: K
     const place: Place = {
       from: before ? (before.station + post.station) / 2 : Math.min(post.station, 0),
       to: after ? (after.station + post.station) / 2 : Math.max(post.station, length),
-      top: stringOver(string, post.station) - (post.groundLevel ?? 0),
+      top: tops[i]! - (post.groundLevel ?? 0),
       isPointedAt: isMeant(post),
       heard: heard(post),
       nearMarks: marksNear(line.marks, post.station),
@@ -211,6 +214,7 @@ function resolveLine(line: Line, tables: Tables, assumed: Assumption[], known: K
     ...resolved,
     posts,
     string,
+    lowString: holdsOver(line.posts, line.setOut?.low ?? LOW_STRING),
     experience: tables.experience,
     measured: {},
     repairKinds: kinds.size,
@@ -228,14 +232,8 @@ function isWornOut({ posts }: Line): boolean {
 }
 const LEAST_RUN = 3
 
-/** The string lies on the posts chosen to carry it; on the first and the last where fewer than two are. */
-function stringHolds(posts: readonly Post[], height: Metres): StringHold[] {
-  const chosen = posts.filter(({ carriesString }) => carriesString)
-  const ends = posts.filter((_post, i) => i === 0 || i === posts.length - 1)
-  return (chosen.length < 2 ? ends : chosen)
-    .map(({ station, groundLevel = 0 }) => ({ station, height: groundLevel + height }))
-    .sort((a, b) => a.station - b.station)
-}
+/** Over the ground where it is held: clear of grass, within a hand's reach, m. */
+export const LOW_STRING: Metres = 0.3
 
 function resolvePost(
   post: Post,

@@ -26,10 +26,13 @@ describe('the string', () => {
   property.prop([points, millimetres(-500, 500), fc.constantFrom('ends', 'least-squares', 'minimax')])(
     'misses nothing more when every reading is moved by the same',
     (list, by, fit) => {
-      fc.pre(new Set(list.map(({ station }) => station)).size > 2)
+      fc.pre(new Set(list.map(({ station }) => station)).size === list.length)
       const moved = list.map(({ station, offset }) => ({ station, offset: offset + by }))
-      const before = stringLine(list, fit).misses
-      stringLine(moved, fit).misses.forEach((miss, i) => expect(miss).toBeCloseTo(before[i]!, 9))
+      const [before, after] = [stringLine(list, fit).misses, stringLine(moved, fit).misses]
+      // Several lines may have the same smallest largest miss: it is that which stays.
+      const largest = (misses: readonly number[]) => Math.max(...misses.map(Math.abs))
+      expect(largest(after)).toBeCloseTo(largest(before), 9)
+      if (fit !== 'minimax') after.forEach((miss, i) => expect(miss).toBeCloseTo(before[i]!, 9))
     },
   )
   it('names the one reference post that is out, and none where nobody can tell', () => {

@@ -39,10 +39,30 @@ export function spacing(length: Metres, maxBay: Metres, avoid: readonly Obstacle
   const bays = fewestBays(maxBay, free, length)
   if (bays === undefined)
     throw new InputError('avoid', avoid, `obstacles that leave room for bays of at most ${maxBay} m`)
+  return evened(bays, maxBay, free, length)
+}
+
+/** The smallest largest bay, then the largest smallest one. */
+function evened(bays: number, most: Metres, free: readonly Interval[], length: Metres): Metres[] {
+  const fits = (smallest: Metres, largest: Metres) => reachable(bays, smallest, largest, free, length)
   const equal = length / bays
-  const largest = bisect(equal, maxBay, (bay) => reachable(bays, 0, bay, free, length) !== undefined)
-  const smallest = bisect(equal, 0, (bay) => reachable(bays, bay, largest, free, length) !== undefined)
-  return traceBack(reachable(bays, smallest, largest, free, length)!, smallest, largest, length)
+  const largest = bisect(equal, most, (bay) => fits(0, bay) !== undefined)
+  const smallest = bisect(equal, 0, (bay) => fits(bay, largest) !== undefined)
+  return traceBack(fits(smallest, largest)!, smallest, largest, length)
+}
+
+/**
+ * So many bays over a length, shared out as evenly as obstacles let them: what moving one post does to the rest.
+ *
+ * @param bays how many there are, and stay
+ * @throws InputError where that many do not fit
+ * @example rebalanced(9.6, 4, [{ at: 4.8, clear: 0.3 }]) // [0, 2.4, 4.5, 7.05, 9.6]
+ */
+export function rebalanced(length: Metres, bays: number, avoid: readonly Obstacle[]): Metres[] {
+  const free = freeStretches(length, avoid)
+  if (!reachable(bays, 0, length, free, length))
+    throw new InputError('avoid', avoid, `obstacles that leave room for ${bays} bays`)
+  return evened(bays, length, free, length)
 }
 
 /** Each post as far on as it can: no other way needs fewer. */

@@ -1,3 +1,4 @@
+import { anyGate, setOutOfLine, setOutOfPost } from './anySetOut'
 import { DIGGING_TOOLS } from '../../core/concrete/overdig'
 import { SEASONS } from '../../core/ground/soil'
 import { MATERIALS } from '../../core/timber/materials'
@@ -24,9 +25,8 @@ import {
 import fc from 'fast-check'
 import type { Job } from '../../core/document/job'
 import { PICKED, SEEN_TOGETHER, type Observations } from '../../core/cause/observations'
+import { between } from './between'
 import type { Tables } from '../../core/tables/tables'
-
-export const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
 /** Posts as a job file may hold them, with facts missing at random. */
 export function anyJob(tables: Tables): fc.Arbitrary<Job> {
@@ -61,6 +61,10 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
         {
           kind: fc.constantFrom(...MARK_KINDS),
           station: between(0, 30),
+          to: between(0, 30),
+          above: fc.boolean(),
+          keep: fc.boolean(),
+          inHand: fc.constant({ at: '2026-03-14T09:30:00Z' }),
           offset: between(-3, 3),
           size: between(0.005, 2),
           service: fc.constantFrom(...SERVICES),
@@ -168,7 +172,8 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       soil: key(tables.soils),
       saturated: fc.boolean(),
       footing,
-      gate: fc.record({ leafWidth: between(0.3, 6), leafMass: between(1, 1000), hingeSpacing: between(0.1, 3) }),
+      gate: anyGate,
+      ...setOutOfPost,
       steadyLoad: fc.record({ pressure: between(0, 20_000), height: between(0.05, 4) }),
       observations,
       groundLevel: between(-5, 5),
@@ -210,6 +215,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       remainingYears: between(0, 200),
       cornerAtStart: fc.boolean(),
       marks,
+      setOut: setOutOfLine,
       history: fc
         .record({
           posts: fc.integer({ min: 1, max: 60 }),

@@ -10,7 +10,8 @@ import { plan } from '../../core/plan/plan'
 import type { Tables } from '../../core/tables/tables'
 import { windLoad } from '../../core/wind/force'
 import { returnPeriodOfGust } from '../../core/wind/returnPeriod'
-import { anyJob, between } from './anyJob'
+import { anyJob } from './anyJob'
+import { between } from './between'
 
 /*
  * Truths of the whole core over its whole range of input: 2 000 cases in the tests, 100 000 in
