@@ -12,6 +12,8 @@ const props = defineProps<{
   start?: number
   smallest?: number
   clearable?: boolean
+  /** Shown and typed in millimetres, where those are meant. */
+  small?: boolean
   assumed?: number
   /** `stepped` when it came by a step from the value before. */
   save: (value: number | null, stepped?: boolean) => Promise<InputError | undefined>
@@ -20,10 +22,13 @@ const props = defineProps<{
 const lengths = useLengths()
 const subject = useSubject()
 
+const show = (length: number) => (props.small ? lengths.showSmall(length) : lengths.show(length))
+const parse = (text: string) => (props.small ? lengths.parseSmall : lengths.parse)(text, props.label)
+
 const typed = ref<string>()
 const error = ref('')
 const id = useId()
-const shown = computed(() => typed.value ?? (props.value === undefined ? '' : lengths.show(props.value)))
+const shown = computed(() => typed.value ?? (props.value === undefined ? '' : show(props.value)))
 // What was typed belongs to one post in one system of units. Each is watched by itself: an
 // answer of the server renews the job, and must not take away what somebody is typing.
 watch([() => props.value, () => lengths.units, subject], () => {
@@ -45,7 +50,7 @@ async function take(): Promise<void> {
   if (typed.value === undefined) return
   if (typed.value.trim() === '') return void (props.clearable ? put(null) : (typed.value = undefined))
   try {
-    await put(lengths.parse(typed.value, props.label))
+    await put(parse(typed.value))
     if (!error.value) typed.value = undefined
   } catch (wrong) {
     error.value = (wrong as InputError).message
@@ -62,7 +67,7 @@ async function take(): Promise<void> {
         :id="id"
         class="measure"
         :model-value="shown"
-        :placeholder="assumed === undefined ? 'not yet' : lengths.show(assumed)"
+        :placeholder="assumed === undefined ? 'not yet' : show(assumed)"
         hide-details
         autocomplete="off"
         :inputmode="lengths.units === 'metric' ? 'decimal' : 'text'"

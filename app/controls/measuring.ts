@@ -7,6 +7,9 @@ export interface Lengths {
   show: (length: number) => string
   /** @throws InputError */
   parse: (text: string, key?: string) => number
+  /** The same in millimetres, where those are meant. */
+  showSmall: (length: number) => string
+  parseSmall: (text: string, key?: string) => number
 }
 export const LENGTHS: InjectionKey<Lengths> = Symbol('lengths')
 /** What the fields of a screen speak of: what was typed about one thing is not kept for another. */

@@ -12,6 +12,8 @@ import FenceDrawing from './FenceDrawing.vue'
 import GroundStrip from './GroundStrip.vue'
 import HoleGrips from './HoleGrips.vue'
 import MarkDrawing from './MarkDrawing.vue'
+import PlumbRose from './PlumbRose.vue'
+import RunningTape from './RunningTape.vue'
 import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
 import { tables } from '~~/data/tables'
@@ -21,14 +23,16 @@ import { px, svgPoints } from '~/picture/model/viewport'
 /**
  * The chosen post in the middle as a full section, its neighbours left and right, in true scale.
  * `still` for a page that scrolls past it; `building` where posts are moved and bays measured out; `pullsHole` where the
- * hole has grips to pull on.
+ * hole has grips to pull on; `strings` where both of them are drawn with the gaps to be read.
  */
-const props = defineProps<{ still?: boolean; building?: boolean; pullsHole?: boolean }>()
+const props = defineProps<{ still?: boolean; building?: boolean; pullsHole?: boolean; strings?: boolean }>()
 const view = useJobView()
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 const { enlarge, scale } = useDrawing()
 
+/** On a narrow drawing the post is seen from above beside its readings, px. */
+const ROOM_FOR_ROSE = 480
 /** Width of the frame round a post that is held, px. */
 const HELD = 40
 /** How far a finger holds the drawing aside, px. */
@@ -42,6 +46,7 @@ const model = useDrawingModel({
   held: drag.held,
   building: () => props.building === true,
   pulling: () => props.pullsHole === true,
+  strung: () => props.strings === true,
 })
 const { viewport, station, section } = model
 
@@ -111,6 +116,8 @@ useGestures(frame, () => !props.still, {
           :height="height - 4"
         />
         <polyline :points="svgPoints(model.string.value, viewport)" class="string-line" />
+        <polyline v-if="strings" :points="svgPoints(model.lowString.value, viewport)" class="string-line" />
+        <RunningTape v-if="strings" :posts="model.strings.value" :viewport="viewport" />
         <circle
           v-for="[x, y] in model.knots.value"
           :key="x"
@@ -178,6 +185,7 @@ useGestures(frame, () => !props.still, {
       </text>
     </svg>
     <HoleGrips v-if="model.grips.value.length > 0 && !panning" :grips="model.grips.value" :scale="scale" />
+    <PlumbRose v-if="strings && width > ROOM_FOR_ROSE" class="rose no-print" />
     <div v-if="!still" class="zoom no-print">
       <v-btn aria-label="Draw larger" title="Draw larger (+)" @click="enlarge(1.25)">+</v-btn>
       <v-btn aria-label="Draw smaller" title="Draw smaller (−)" @click="enlarge(0.8)">−</v-btn>
@@ -245,6 +253,11 @@ svg {
 }
 .glide.held {
   transition: none;
+}
+.rose {
+  position: absolute;
+  left: 10px;
+  bottom: 34px;
 }
 .zoom {
   position: absolute;

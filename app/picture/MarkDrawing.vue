@@ -10,7 +10,14 @@ const peg = ({ at }: MarkModel) => px(at[0] * props.viewport.pixelsPerMetre)
 <template>
   <g class="marks">
     <g v-for="mark in marks" :key="mark.key">
-      <line :x1="peg(mark)" :x2="peg(mark)" :y1="viewport.groundY - 16" :y2="viewport.groundY + 60" class="peg" />
+      <line
+        v-if="!mark.isRun"
+        :x1="peg(mark)"
+        :x2="peg(mark)"
+        :y1="viewport.groundY - 16"
+        :y2="viewport.groundY + 60"
+        class="peg"
+      />
       <polygon :points="svgPoints(mark.points, viewport)" :class="`matter-${mark.matter} edge-solid`" />
     </g>
   </g>

@@ -2,6 +2,7 @@ import { computed, watchEffect } from 'vue'
 import { useDrawing } from './useDrawing'
 import type { Ref } from 'vue'
 import { useJobView } from '~/job/openJob'
+import { useSetOut } from '~/job/useSetOut'
 import type { ResolvedLine } from '~~/core/resolve/resolve'
 import type { Metres } from '~~/core/units/types'
 import { bayDimensions, heightOfBays } from '~/picture/model/bayDimensions'
@@ -18,6 +19,7 @@ import { row } from '~~/core/tables/tables'
 import { tables } from '~~/data/tables'
 import { lineModel } from '~/picture/model/lineModel'
 import { markModel } from '~/picture/model/markModel'
+import { stringLabels } from '~/picture/model/stringLabels'
 import { pullModel } from '~/picture/model/pullModel'
 import { notesOf, sectionModel } from '~/picture/model/sectionModel'
 import { fitViewport, px } from '~/picture/model/viewport'
@@ -41,10 +43,12 @@ interface Surroundings {
   building: () => boolean
   /** Whether the hole has grips to pull on. */
   pulling: () => boolean
+  /** Whether both strings are drawn with the gaps to be read at them. */
+  strung: () => boolean
 }
 
 /** All that the focus drawing shows, as plain models in metres and pixels. */
-export function useDrawingModel({ width, height, pan, held, building, pulling }: Surroundings) {
+export function useDrawingModel({ width, height, pan, held, building, pulling, strung }: Surroundings) {
   const view = useJobView()
   const preferences = usePreferencesStore()
   const { zoom, scale } = useDrawing()
@@ -107,6 +111,22 @@ export function useDrawingModel({ width, height, pan, held, building, pulling }:
   )
   const ground = computed(() => (line.value ? groundLine(line.value, chosen.value, from.value, to.value) : []))
   const string = computed(() => (line.value ? stringLine(line.value, chosen.value, from.value, to.value) : []))
+  const setOut = useSetOut()
+  /** What is held to at the posts in sight, where the strings are what it is about. */
+  const strings = computed(() => {
+    // One post by itself has no line that a string could show.
+    if (!strung() || !line.value || line.value.posts.length < 2 || !setOut.line.value) return []
+    const rise = riseOver(line.value, chosen.value)
+    const rises = new Map(line.value.posts.map((each) => [each.id, rise(each)]))
+    return setOut.line.value.posts
+      .filter((each) => each.station >= from.value && each.station <= to.value)
+      .map((each) => ({ ...each, rise: rises.get(each.post) ?? 0 }))
+  })
+  const lowString = computed(() =>
+    strung() && line.value && line.value.posts.length > 1
+      ? stringLine({ ...line.value, string: line.value.lowString }, chosen.value, from.value, to.value)
+      : [],
+  )
   const knots = computed(() => (line.value ? stringKnots(line.value, chosen.value, from.value, to.value) : []))
   /** Where its name stands over it. */
   const stringAtEdge = computed(() =>
@@ -116,14 +136,22 @@ export function useDrawingModel({ width, height, pan, held, building, pulling }:
     if (!line.value) return []
     const rise = riseOver(line.value, chosen.value)
     return (line.value.marks ?? [])
-      .filter((mark) => mark.station >= from.value && mark.station <= to.value)
-      .map((mark) => markModel(mark, rise(nearest(line.value!, mark.station)), preferences.show))
+      .filter(({ station: at, to: end = at }) => Math.max(at, end) >= from.value && Math.min(at, end) <= to.value)
+      .map((mark) => {
+        const model = markModel(mark, rise(nearest(line.value!, mark.station)), preferences.show)
+        if (!model.isRun) return model
+        // The words of a run stand where it is looked at.
+        const [low, high] = [mark.station, mark.to ?? mark.station].sort((a, b) => a - b) as [Metres, Metres]
+        return { ...model, at: [Math.min(high, Math.max(low, station.value)), model.at[1]] as const }
+      })
   })
 
   const bayHeight = computed(() => heightOfBays(line.value?.height ?? 0, viewport.value))
   const dimensions = computed<Measure[]>(() => [
-    ...(building() ? [] : (section.value?.dimensions ?? [])).map((dimension) => shiftedBy(dimension, station.value)),
-    ...(building() && line.value
+    ...(building() || strung() ? [] : (section.value?.dimensions ?? [])).map((dimension) =>
+      shiftedBy(dimension, station.value),
+    ),
+    ...((building() || strung()) && line.value
       ? bayDimensions(line.value, held.value?.id ?? chosen.value, bayHeight.value, held.value?.to)
       : []),
   ])
@@ -148,6 +176,12 @@ export function useDrawingModel({ width, height, pan, held, building, pulling }:
     const all = gripsOf(method.hole, method.concrete !== undefined)
     return gripsOnScreen(all, viewport.value, shift.value, station.value)
   })
+  /** The word that stands over the upper string at the right. */
+  const stringNameBox = computed(() => {
+    const x = width.value - 10 - shift.value
+    const y = viewport.value.groundY - stringAtEdge.value * scale.value - 8
+    return boxOf({ x, y, text: 'string', style: 'name', anchor: 'end' })
+  })
   const labels = computed(() => {
     const corner = {
       text: 'B77 · saturated medium sand',
@@ -157,6 +191,10 @@ export function useDrawingModel({ width, height, pan, held, building, pulling }:
     } as const
     return placeLabels(
       [
+        ...stringLabels(strings.value, chosen.value, viewport.value, {
+          small: preferences.showSmall,
+          length: preferences.show,
+        }),
         ...dimensions.value.map((each) =>
           dimensionLabel(each, viewport.value, 0, dimensionWords(each, preferences.show)),
         ),
@@ -174,6 +212,7 @@ export function useDrawingModel({ width, height, pan, held, building, pulling }:
           bottom: y + GRIP_SEEN,
         })),
         // Nothing is written beyond the edges of the drawing, nor cut off by them.
+        ...(strings.value.length > 0 ? [stringNameBox.value] : []),
         { left: -FAR, right: -shift.value, top: -FAR, bottom: FAR },
         { left: width.value - shift.value, right: FAR, top: -FAR, bottom: FAR },
         { left: -FAR, right: FAR, top: -FAR, bottom: 0 },
@@ -201,6 +240,8 @@ export function useDrawingModel({ width, height, pan, held, building, pulling }:
     pull,
     ground,
     string,
+    lowString,
+    strings,
     knots,
     stringAtEdge,
     marks,

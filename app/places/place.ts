@@ -10,9 +10,10 @@ export interface Place {
   says: string
   /**
    * What the drawing beside it shows: the post as it stands, the line with its bays measured out, the post with the
-   * repair in hand. A place with a page of its own draws there, with the repair.
+   * repair in hand, the same between its strings with their gaps. A place with a page of its own draws there, with the
+   * repair.
    */
-  draws: 'as-it-stands' | 'building' | 'repaired' | 'own-page'
+  draws: 'as-it-stands' | 'building' | 'repaired' | 'strings' | 'own-page'
   /** The hole of the repair in hand can be pulled on in the drawing. */
   hasGrips?: true
   panel: () => Promise<{ default: Component }>

@@ -1,7 +1,13 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import { lengthParts, parseLength, showLength, type LengthSystem } from '~~/core/units/length'
+import {
+  lengthParts,
+  parseLength,
+  parseSmall as parseSmallLength,
+  showLength,
+  type LengthSystem,
+} from '~~/core/units/length'
 import { measuresIn, type VolumeUnit } from '~~/core/units/quantity'
 import type { ThemeName } from '~/theme'
 
@@ -40,9 +46,25 @@ export const usePreferencesStore = defineStore('preferences', () => {
 
   const show = (length: number) => showLength(length, units.value)
   const parts = (length: number) => lengthParts(length, units.value)
+  const showSmall = (length: number) => measures.value.small(length)
+  const parseSmall = (text: string, key?: string) => parseSmallLength(text, units.value, key)
   const parse = (text: string, key?: string) => parseLength(text, units.value, key)
   const switchUnits = () => {
     units.value = units.value === 'metric' ? 'feet-inches' : 'metric'
   }
-  return { weights, units, measures, person, signed, theme, show, parts, parse, switchUnits, switchVolumes }
+  return {
+    weights,
+    units,
+    measures,
+    person,
+    signed,
+    theme,
+    show,
+    showSmall,
+    parts,
+    parse,
+    parseSmall,
+    switchUnits,
+    switchVolumes,
+  }
 })

@@ -1,16 +1,22 @@
 <script setup lang="ts">
+import { onMounted, useTemplateRef, watch } from 'vue'
 import { useRoute } from '#imports'
 import { useJobView } from '~/job/openJob'
 import { PLACES } from '~/places'
 
 /** The places of the work in working order, pegged along the ground line. */
-defineProps<{ place: string }>()
+const props = defineProps<{ place: string }>()
+const bar = useTemplateRef<HTMLElement>('bar')
+/** On a narrow screen not all of them have room: the one in hand is in sight. */
+const show = () => bar.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+watch(() => props.place, show, { flush: 'post' })
+onMounted(show)
 const view = useJobView()
 const route = useRoute()
 </script>
 
 <template>
-  <nav class="place-bar no-print" aria-label="Places of the work">
+  <nav ref="bar" class="place-bar no-print" aria-label="Places of the work">
     <NuxtLink
       v-for="each in PLACES"
       :key="each.key"
@@ -53,6 +59,7 @@ const route = useRoute()
   flex: none;
 }
 .place {
+  white-space: nowrap;
   position: relative;
   display: flex;
   align-items: center;
@@ -97,6 +104,8 @@ sup {
 @media (max-width: 760px) {
   .place-bar {
     padding-left: 4px;
+    overflow-x: auto;
+    scrollbar-width: none;
   }
   .place {
     padding: 0 6px;

@@ -4,6 +4,8 @@ import type { Mark } from './job'
 
 /** A hole nearer than this to something marked has to be dug with care; a working value. */
 export const MARK_REACH: Metres = 1
+/** Above the ground these are supported and clipped back; nobody is hurt by them. */
+const HARMLESS: readonly (Mark['service'] | undefined)[] = ['water', 'drain', 'telecom']
 /** A tree of this trunk at the post stops the ordinary flow. */
 const LARGE_TREE: Metres = 0.15
 
@@ -27,7 +29,7 @@ export function marksNear(marks: readonly Mark[] = [], station: Metres): Mark[] 
 /**
  * What the marks near a post ask of whoever digs there, in words.
  *
- * @returns flags that stop the ordinary flow: services that nobody has in hand, and trees over 150 mm
+ * @returns flags that stop the ordinary flow: services that can hurt and that nobody has in hand, trees over 150 mm
  */
 export function markFlags(
   marks: readonly Mark[],
@@ -38,7 +40,7 @@ export function markFlags(
     const away = length(Math.round(distanceOf(mark, station) * 20) / 20)
     switch (mark.kind) {
       case 'service':
-        if (mark.inHand) return []
+        if (mark.inHand || (mark.above && HARMLESS.includes(mark.service ?? 'unknown'))) return []
         return [
           mark.above
             ? `A ${serviceWords(mark)} runs on the fence or over the ground ${away} from this post: find out whether it is live, and who may touch it.`

@@ -34,8 +34,8 @@ export const COATINGS = ['bare', 'galvanised', 'stainless'] as const
 export const HOLE_SHAPES = ['round', 'square', 'tapered', 'belled'] as const
 /** How a post is set: plumb, or as its neighbours lean. */
 export const STANDS = ['plumb', 'match'] as const
-/** On which face of the posts the strings run, looking along the line. */
-export const STRING_SIDES = ['right', 'left'] as const
+/** On which face of the posts the strings run, for whoever stands before the line with its start on the left. */
+export const STRING_SIDES = ['near', 'far'] as const
 /** Cut to length before it is set, or set long and trimmed in place. */
 export const CUT_ORDERS = ['first', 'in-place'] as const
 /** What is made to fit the other: the opening to the leaf, or the leaf to the opening. */

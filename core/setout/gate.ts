@@ -1,6 +1,20 @@
 import { InputError } from '../errors'
 import type { Metres } from '../units/types'
 
+type Duties = { readonly duties: readonly string[] }
+
+/**
+ * On which of its posts each leaf of a bay hangs, none where there is no gate: a hinge post takes its leaf towards the
+ * latch, or towards the other hinge post.
+ */
+export function leavesIn(left: Duties, right: Duties): ('left' | 'right')[] {
+  const hangs = ({ duties }: Duties) => duties.includes('gate-hinge')
+  const takes = (post: Duties) => hangs(post) || post.duties.includes('gate-latch')
+  if (hangs(left) && hangs(right)) return ['left', 'right']
+  if (hangs(left) && takes(right)) return ['left']
+  return hangs(right) && takes(left) ? ['right'] : []
+}
+
 export interface GateHardware {
   /** Widths of one or two leaves, m. */
   leaves: readonly Metres[]

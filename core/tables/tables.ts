@@ -48,6 +48,8 @@ export interface LocalRules {
   gust50: MetresPerSecond
   frostDepth: Metres
   minimumDepth: Metres
+  /** What who delivers asks of a box by the road: its slot over the road, its face from the kerb; least and most. */
+  roadside: { slot: readonly [Metres, Metres]; setBack: readonly [Metres, Metres] }
 }
 
 /** Every table that the core computes with; a workspace may replace rows. */

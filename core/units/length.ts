@@ -22,7 +22,8 @@ const IMPERIAL =
  * @example parseLength('172cm', 'feet-inches') // 1.72
  */
 export function parseLength(text: string, system: LengthSystem, key = 'length'): Metres {
-  const trimmed = text.trim()
+  // As it is shown, so it may be typed back.
+  const trimmed = text.trim().replace('−', '-')
   const metric = METRIC.exec(trimmed)
   if (metric && (metric[2] || system === 'metric')) {
     return Number(metric[1]!.replace(',', '.')) * METRIC_UNITS[(metric[2] ?? 'm').toLowerCase()]!
@@ -70,7 +71,18 @@ export function lengthParts(length: Metres, system: LengthSystem): { value: stri
  * @example showSmall(0.05, 'feet-inches') // `2"`
  */
 export const showSmall = (length: Metres, system: LengthSystem): string =>
-  system === 'metric' ? `${Math.round(length * 1e3)} mm` : showLength(length, system)
+  system === 'metric' ? `${String(Math.round(length * 1e3)).replace('-', '−')} mm` : showLength(length, system)
+
+/**
+ * Reads a length that is said in millimetres: a bare number is of them, or of inches.
+ *
+ * @throws InputError when it is no length
+ * @example parseSmall('12', 'metric') // 0.012
+ * @example parseSmall('1.05 m', 'metric') // 1.05
+ */
+export const parseSmall = (text: string, system: LengthSystem, key?: string): Metres =>
+  parseLength(system === 'metric' && BARE.test(text.trim()) ? `${text.trim()} mm` : text, system, key)
+const BARE = /^[-−]?\d+(?:[.,]\d+)?$/
 
 /** At least two decimals, three when the millimetres need them. */
 function metric(length: Metres): string {

@@ -1,4 +1,5 @@
 import type { Job, Line, Post, Site } from '../../core/document/job'
+import { laneEntrance as entrance } from './laneEntrance'
 import type { Observations } from '../../core/cause/observations'
 
 /* An invented place: the allotment gardens of Sedgewater on the Halm flood bank. */
@@ -29,8 +30,10 @@ function run(letter: string, count: number, bay: number, common: Partial<Post>, 
 
 export function demoJobs(): Job[] {
   // The list shows what was written last first.
-  return [longBank(), storeVeranda(), compostYard(), laneSide(), bankSide()]
+  return [longBank(), laneEntrance(), storeVeranda(), compostYard(), laneSide(), bankSide()]
 }
+
+const laneEntrance = () => entrance(site)
 
 /** A storm-broken close-boarded line with several rotted posts. */
 function bankSide(): Job {

@@ -20,7 +20,7 @@ for (const viewport of SIZES) {
     const id = await importJob(request, job)
     for (const path of [
       '/',
-      ...['walk', 'look', 'cause', 'repair', 'hole', 'sheet'].map((place) => `/jobs/${id}/${place}?post=T3`),
+      ...['walk', 'look', 'cause', 'repair', 'hole', 'set-out', 'sheet'].map((place) => `/jobs/${id}/${place}?post=T3`),
     ]) {
       await open(page, path)
       await expect(page.getByRole('heading').first()).toBeAttached()

@@ -1,5 +1,6 @@
 import type { LineKind } from '~~/core/wind/fence'
 import type { ResolvedLine, ResolvedPost } from '~~/core/resolve/resolve'
+import { leavesIn } from '~~/core/setout/gate'
 import { leanSlopes } from '~~/core/setout/lean'
 import { sectionSize } from '~~/core/timber/section'
 import type { Metres } from '~~/core/units/types'
@@ -146,16 +147,6 @@ function bayModel(
   const leaves = leavesIn(left, right)
   if (leaves.length > 0) return { key, ...leafParts(leaves, at, line) }
   return { key, isMesh: line.kind === 'mesh', area: cladding.filled ? quad(line.gap, line.height) : [], rails, joints }
-}
-
-/** Sides of the bay from which a leaf hangs: one, or both of a double gate. */
-/** On which of its posts each leaf of a bay hangs; none where there is no gate. */
-export function leavesIn(left: ResolvedPost, right: ResolvedPost): ('left' | 'right')[] {
-  const hangs = ({ duties }: ResolvedPost) => duties.includes('gate-hinge')
-  const takes = (post: ResolvedPost) => hangs(post) || post.duties.includes('gate-latch')
-  if (hangs(left) && hangs(right)) return ['left', 'right']
-  if (hangs(left) && takes(right)) return ['left']
-  return hangs(right) && takes(left) ? ['right'] : []
 }
 
 /** A leaf's edge stands so far off post and other leaf, and its frame is so thick, as shares of the bay and m. */

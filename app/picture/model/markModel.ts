@@ -10,12 +10,18 @@ export interface MarkModel {
   label: string
   /** Where the words point to. */
   at: Point
+  /** It goes on along the line: no peg marks it. */
+  isRun?: true
 }
 
 /** Depth at which what lies buried is drawn where nobody measured it, m. */
 const BURIED: Metres = 0.45
 const ROOT_DEPTH: Metres = 0.25
 const SHOWN_HEIGHT: Metres = 1.2
+/** What hangs on the fence is drawn at this height, a run of it this thick, m. */
+const HUNG: Metres = 0.55
+const RUN: Metres = 0.035
+const MATTERS = { service: 'steel', root: 'decay', downpipe: 'steel', wall: 'stone', tree: 'topping' } as const
 
 const NAMES = { service: 'service', root: 'root', downpipe: 'downpipe', wall: 'wall', tree: 'tree' } as const
 
@@ -35,6 +41,14 @@ export function markModel(mark: Mark, rise: Metres, show: (length: Metres) => st
     label: markWords(mark, show),
     at: [station, rise + y],
   })
+  if (mark.above || mark.to !== undefined) {
+    const [from, to] = [station, mark.to ?? station].sort((a, b) => a - b) as [Metres, Metres]
+    const y = mark.above ? HUNG : -BURIED
+    return {
+      ...model(box(from - RUN / 2, to + RUN / 2, rise + y - RUN / 2, rise + y + RUN / 2), MATTERS[kind], y),
+      isRun: true,
+    }
+  }
   switch (kind) {
     case 'service':
       return model(diamond(station, rise - BURIED, 0.09), 'steel', -BURIED)
@@ -61,8 +75,14 @@ const diamond = (x: Metres, y: Metres, half: Metres): Point[] => [
 ]
 
 /** @example markWords({ kind: 'service', service: 'gas', offset: -0.4, … }, show) // 'gas, 0.40 m to the left' */
-export function markWords({ kind, service, offset = 0 }: Mark, show: (length: Metres) => string): string {
+export function markWords(mark: Mark, show: (length: Metres) => string): string {
+  const { kind, service, offset = 0, above, to, station } = mark
   const name = kind === 'service' && service && service !== 'unknown' ? service : NAMES[kind]
+  const until = to === undefined ? '' : `, from ${show(Math.min(station, to))} to ${show(Math.max(station, to))}`
+  if (above && offset === 0) return `${name}, on the fence${until}`
+  if (until) return `${name}, ${offset === 0 ? 'under the line' : aside(offset, show)}${until}`
   if (offset === 0) return `${name}, under the line`.replace(/^(downpipe|wall|tree), under/, '$1, on')
-  return `${name}, ${show(Math.abs(offset))} to the ${offset < 0 ? 'left' : 'right'}`
+  return `${name}, ${aside(offset, show)}`
 }
+const aside = (offset: Metres, show: (length: Metres) => string) =>
+  `${show(Math.abs(offset))} to the ${offset < 0 ? 'left' : 'right'}`

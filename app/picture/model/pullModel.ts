@@ -4,7 +4,7 @@ import type { ResolvedLine, ResolvedPost } from '~~/core/resolve/resolve'
 import { sectionSize } from '~~/core/timber/section'
 import type { Metres } from '~~/core/units/types'
 import type { Note } from './geometry'
-import { leavesIn } from './lineModel'
+import { leavesIn } from '~~/core/setout/gate'
 
 /** The pull of a leaf at its upper hinge, in metres from the foot of the post at the ground. */
 export interface PullModel {

@@ -3,7 +3,7 @@ import { leanByBubble, SLOPE_PER_LINE, type LeanReading } from '~~/core/setout/l
 import { computed } from 'vue'
 import type { InputError } from '~~/core/errors'
 import type { Instrument } from '~~/core/cause/observations'
-import { LEVEL_LENGTH } from './questions'
+import { LEVEL_LENGTH } from '~/instruments/level'
 
 /** How many lines the bubble stands off the middle of its vial. */
 const props = defineProps<{

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useJobView } from '~/job/openJob'
 import { ACROSS, ALONG, leanByAngle, leanSlopes, type LeanReading } from '~~/core/setout/lean'
-import { useInstrument } from './useInstrument'
-import InstrumentReading from './InstrumentReading.vue'
+import { useInstrument } from '~/instruments/useInstrument'
+import InstrumentReading from '~/instruments/InstrumentReading.vue'
 import type { InputError } from '~~/core/errors'
 import type { Instrument } from '~~/core/cause/observations'
-import { LEVEL_LENGTH } from './questions'
+import { LEVEL_LENGTH } from '~/instruments/level'
 
 /** A digital level held against the post: its reading is taken by hand, when it stands still. */
 const props = defineProps<{

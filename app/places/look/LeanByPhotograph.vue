@@ -9,7 +9,7 @@ import type { Photograph } from '~~/core/document/job'
 import type { LeanReading } from '~~/core/setout/lean'
 import { PHOTOGRAPH_ERROR, photographLean, type DrawnLine } from '~~/core/setout/photographLean'
 import { usePreferencesStore } from '~/session/preferences'
-import { LEVEL_LENGTH } from './questions'
+import { LEVEL_LENGTH } from '~/instruments/level'
 
 /** One line along the post and one along something plumb, on a photograph taken level with it. */
 const { save } = defineProps<{

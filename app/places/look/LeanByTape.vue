@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import type { InputError } from '~~/core/errors'
 import type { Instrument } from '~~/core/cause/observations'
-import { LEVEL_LENGTH } from './questions'
+import { LEVEL_LENGTH } from '~/instruments/level'
 
 /** The offset at the end of a level held plumb against the post. */
 const props = defineProps<{

@@ -2,9 +2,9 @@
 import { ref, watch } from 'vue'
 import FoldOut from '~/controls/FoldOut.vue'
 import { useJobView } from '~/job/openJob'
-import { useInstrument } from './useInstrument'
+import { useInstrument } from '~/instruments/useInstrument'
 import { useReadings } from '~/job/useReadings'
-import InstrumentReading from './InstrumentReading.vue'
+import InstrumentReading from '~/instruments/InstrumentReading.vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import ReadingTrail from './ReadingTrail.vue'
 /** How deep the wood is soft at three places, and how wet it is. */

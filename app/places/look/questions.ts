@@ -20,9 +20,6 @@ export interface LookPart {
   questions: Question[]
 }
 
-/** Length of the level that most people carry, m. */
-export const LEVEL_LENGTH = 1.2
-
 export const isWood = ({ material }: ResolvedPost) => !['steel', 'vinyl', 'concrete'].includes(material)
 
 export const LOOK_PARTS: readonly LookPart[] = [

@@ -37,6 +37,8 @@ async function remove(): Promise<void> {
   await session.edit([{ name: 'putMark', line: line.value.id, mark: inHand.value!, value: null }])
   inHand.value = undefined
 }
+/** Said once for all of it, whichever posts it passes. */
+const takeInHand = () => change({ inHand: mark.value!.inHand ? undefined : preferences.signed() })
 const change = (part: Partial<Mark>) => put({ ...mark.value!, ...part })
 </script>
 
@@ -69,6 +71,15 @@ const change = (part: Partial<Mark>) => put({ ...mark.value!, ...part })
             :save="(value) => change({ station: value ?? mark!.station })"
           />
           <LengthStepper
+            label="A run: on to"
+            :value="mark.to"
+            :step="0.1"
+            :start="mark.station + 1"
+            :smallest="0"
+            clearable
+            :save="(value) => change({ to: value ?? undefined })"
+          />
+          <LengthStepper
             label="To the right of the line"
             :value="mark.offset"
             :step="0.1"
@@ -90,6 +101,21 @@ const change = (part: Partial<Mark>) => put({ ...mark.value!, ...part })
             :smallest="0.01"
             :save="(value) => change({ size: value ?? undefined })"
           />
+          <v-checkbox
+            label="above the ground, or on the fence"
+            :model-value="mark.above === true"
+            @update:model-value="change({ above: $event ? true : undefined })"
+          />
+          <template v-if="mark.kind === 'service'">
+            <v-checkbox
+              label="stays live: support it, clip it back"
+              :model-value="mark.keep === true"
+              @update:model-value="change({ keep: $event ? true : undefined })"
+            />
+            <v-btn :aria-pressed="mark.inHand !== undefined" @click="takeInHand">{{
+              mark.inHand ? `✓ in hand${mark.inHand.by ? `, says ${mark.inHand.by}` : ''}` : 'Found and marked: in hand'
+            }}</v-btn>
+          </template>
           <v-btn variant="text" @click="remove">Take it away</v-btn>
         </div>
       </li>

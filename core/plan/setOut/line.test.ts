@@ -3,7 +3,7 @@ import { jobOf, runOfPosts, tables } from '~~/tests/support/builders'
 import type { Line, Post } from '../../document/job'
 import { resolveJob } from '../../resolve/resolve'
 import { plan } from '../plan'
-import { setOutLine, type SetOutPost } from './line'
+import { gapByLevel, setOutLine, type SetOutPost } from './line'
 
 const rotted: Partial<Post> = { observations: { pushPivot: 'at-ground-line', probeAtGround: 0.03 }, pointedAt: true }
 const sound: Partial<Post> = { observations: { pushPivot: 'nothing-moves', probeAtGround: 0 } }
@@ -54,17 +54,31 @@ describe('a line set out', () => {
     expect(setOut({ setOut: { agree: 'faces', spacer: 0.02 } }, { A3: thin }).of('A3').gapLow).toBeCloseTo(0.02, 9)
   })
   it('sets a plumb post off a string that leans with the posts that carry it', () => {
-    // Both ends lean 20 mm in a metre to the right: their tops are 36 mm over, at the lower string 6.
+    // Both ends lean 20 mm in a metre away: their tops are 36 mm over, at the lower string 6.
     const ends = { A1: leaning(0.024), A5: leaning(0.024) }
-    const { gapLow, gapHigh } = setOut({}, ends).of('A3')
+    const { gapLow, gapHigh } = setOut({ setOut: { side: 'far' } }, ends).of('A3')
     expect(gapLow).toBeCloseTo(0.012 + 0.006, 9)
     expect(gapHigh).toBeCloseTo(0.012 + 0.036, 9)
-    // From the other side the string comes nearer.
-    expect(setOut({ setOut: { side: 'left' } }, ends).of('A3').gapHigh).toBeCloseTo(0.012 - 0.036, 9)
+    // On the near face the usual spacer would have it in the post: a thicker one keeps it clear, unless one was asked.
+    const asked = setOut({ setOut: { spacer: 0.012 } }, ends)
+    expect(asked.of('A3').gapHigh).toBeCloseTo(0.012 - 0.036, 9)
+    expect(asked.thickerSpacer).toBeCloseTo(0.04, 9)
+    const near = setOut({}, ends)
+    expect(near.spacer).toBeCloseTo(0.04, 9)
+    expect(near.of('A3').gapHigh).toBeCloseTo(0.04 - 0.036, 9)
+    expect(near.thickerSpacer).toBeUndefined()
     // Whoever matches them has the spacer all the way up.
-    const matched = setOut({}, { ...ends, A3: { stands: 'match' } }).of('A3')
+    const matched = setOut({ setOut: { side: 'far' } }, { ...ends, A3: { stands: 'match' } }).of('A3')
     expect(matched.gapHigh).toBeCloseTo(0.012, 9)
     expect(matched.target).toBeCloseTo(0.036, 9)
+  })
+  it('turns a level’s reading into the gap that the upper string shows', () => {
+    const line = setOut()
+    const post = line.of('A3')
+    // 10 mm in a metre away over the 1.5 m between the strings.
+    expect(gapByLevel(post, {}, 0.01)).toBeCloseTo(0.012 + 0.015, 9)
+    expect(gapByLevel(post, { setOut: { side: 'far' } }, 0.01)).toBeCloseTo(0.012 - 0.015, 9)
+    expect(gapByLevel(setOut({}, { A3: { found: { gapLow: 0.02 } } }).of('A3'), {}, 0)).toBeCloseTo(0.02, 9)
   })
   it('weighs plumb against the nearest measured posts that stay', () => {
     // A2 leans 20 mm in a metre, A4 stands plumb: at A3 10 × 1.8 = 18 mm at the top.

@@ -1,5 +1,6 @@
 import type { LineSetOut } from '../../document/job'
 import type { ResolvedLine, ResolvedPost } from '../../resolve/resolve'
+import { roundUpTo } from '../../numeric/rounding'
 import { plumbOrMatch, type NeighbourLean, type PlumbOrMatch } from '../../setout/match'
 import { cutLength, weatheringCut, type CutLength } from '../../setout/cut'
 import { leanSlopes } from '../../setout/lean'
@@ -30,7 +31,7 @@ export interface SetOutPost {
   /** Wanted between string and face, m. */
   gapLow: Metres
   gapHigh: Metres
-  /** Of the top across the line, towards its right, from plumb over its foot; the same post is plumb along it. */
+  /** Of the top across the line, away positive, from plumb over its foot; along the line it is plumb. */
   target: Metres
   /** Plumb weighed against its neighbours' lean; absent where none of them was measured. */
   weighed?: PlumbOrMatch
@@ -57,6 +58,10 @@ export interface SetOutLine {
   bays: SetOutBay[]
   /** Where a string that long is held up, by post; nothing where it hangs true. */
   heldUpAt: string[]
+  /** Between the strings and the posts that carry them: as asked, else one that keeps them clear of every post, m. */
+  spacer: Metres
+  /** With the spacer that was asked for, a string would lie against a post or in it: one that keeps it clear, m. */
+  thickerSpacer?: Metres
 }
 
 export interface SetOutBay {
@@ -78,6 +83,12 @@ const STRING = { massPerMetre: 0.001, pull: 50 } as const
  * @param plans of its posts, in their order
  */
 export function setOutLine(line: ResolvedLine, plans: readonly PostPlan[], tables: Tables): SetOutLine {
+  const found = withSpacer(line, plans, tables, line.setOut?.spacer ?? USUAL_SPACER)
+  if (found.thickerSpacer === undefined || line.setOut?.spacer !== undefined) return found
+  return withSpacer(line, plans, tables, found.thickerSpacer)
+}
+
+function withSpacer(line: ResolvedLine, plans: readonly PostPlan[], tables: Tables, spacer: Metres): SetOutLine {
   const asked = line.setOut ?? {}
   const methods = plans.map(methodOf)
   const carriers = carriersOf(line.posts)
@@ -91,7 +102,7 @@ export function setOutLine(line: ResolvedLine, plans: readonly PostPlan[], table
     const weighed = isMeasured ? plumbOrMatch(neighbours, post.station, post.top) : undefined
     const target = post.stands === 'match' ? (weighed?.match ?? 0) : 0
     const own = method ? target / post.top : acrossOf(post)
-    const base = spacerGap(asked.spacer ?? USUAL_SPACER, reference, thicknessOf(post), asked.agree ?? 'centres')
+    const base = spacerGap(spacer, reference, thicknessOf(post), asked.agree ?? 'centres')
     const gapAt = (height: Metres) => base + sideOf(asked) * (strings(post.station) - own) * height
     const [gapLow, gapHigh] = [gapAt(lower), gapAt(post.top)]
     const { found = {} } = post
@@ -124,7 +135,36 @@ export function setOutLine(line: ResolvedLine, plans: readonly PostPlan[], table
     }
   })
   const straight = straightOf(posts, asked)
-  return { posts, ...(straight ? { straight } : {}), bays: baysOf(line), heldUpAt: heldUp(line.posts, carriers) }
+  const thickerSpacer = spacerFor(posts, spacer)
+  return {
+    posts,
+    spacer,
+    ...(straight ? { straight } : {}),
+    bays: baysOf(line),
+    heldUpAt: heldUp(line.posts, carriers),
+    ...(thickerSpacer === undefined ? {} : { thickerSpacer }),
+  }
+}
+
+/** A gap under this cannot be read, and the string is pushed aside, m. */
+const LEAST_GAP: Metres = 0.003
+const SPACER_STEP: Metres = 0.005
+function spacerFor(posts: readonly SetOutPost[], spacer: Metres): Metres | undefined {
+  const least = Math.min(...posts.map(({ gapLow, gapHigh }) => Math.min(gapLow, gapHigh)))
+  return least < LEAST_GAP ? roundUpTo(spacer + LEAST_GAP - least, SPACER_STEP) : undefined
+}
+
+/**
+ * The gap that the upper string would show at a post that leans so much.
+ *
+ * @param post  as it is set out
+ * @param slope of the post across the line, away positive, m per m: a level's reading
+ * @example a post whose gaps should be 12 mm and which leans 10 mm in a metre away: at the near face 1.5 m up 27 mm
+ */
+export function gapByLevel(post: SetOutPost, { setOut = {} }: Pick<ResolvedLine, 'setOut'>, slope: number): Metres {
+  const low = post.found.gapLow?.found ?? post.gapLow
+  const wantedSlope = post.target / post.upper
+  return low + (post.gapHigh - post.gapLow) - sideOf(setOut) * (slope - wantedSlope) * (post.upper - post.lower)
 }
 
 /** The repair that is done: the one that was chosen, else the one that is proposed. */
@@ -133,7 +173,8 @@ function methodOf({ recommended, methods }: PostPlan): MethodPlan | undefined {
   return wanted === undefined || wanted === 'nothing' ? undefined : methods.find(({ method }) => method === wanted)
 }
 
-const sideOf = ({ side }: LineSetOut) => (side === 'left' ? -1 : 1)
+/** A lean away from the reader is positive, and so is the far face. */
+const sideOf = ({ side }: LineSetOut) => (side === 'far' ? 1 : -1)
 const thicknessOf = (post: ResolvedPost): Metres => sectionSize(post.repair?.post?.section ?? post.section).across
 const acrossOf = (post: ResolvedPost) => leanSlopes(post.observations.lean).across
 const foundGap = (wanted: Metres, found: Metres): FoundGap => ({ found, ...gapReading(wanted, found) })
@@ -177,7 +218,7 @@ function straightOf(posts: readonly SetOutPost[], { side, fit = 'minimax' }: Lin
   const staying = posts.flatMap((post): (StringPoint & { id: string })[] => {
     const { station, carries, isSet, found } = post
     if (isSet || !(carries || found.gapLow)) return []
-    // A wider gap on the right is a post that stands further to the left.
+    // A wider gap at the far face is a post that stands nearer.
     return [{ id: post.post, station, offset: -sign * (found.gapLow?.move ?? 0) }]
   })
   const isRead = staying.some(({ offset }) => offset !== 0)

@@ -25,7 +25,7 @@ definePageMeta({
 })
 
 /** Before the choice of a repair the post is drawn as it stands. */
-const REPAIRED: (Place['draws'] | undefined)[] = ['repaired', 'own-page']
+const REPAIRED: (Place['draws'] | undefined)[] = ['repaired', 'strings', 'own-page']
 
 const router = useRouter()
 const id = String(useRoute().params.id)
@@ -90,7 +90,12 @@ watch(
       <PlaceBar v-if="place" :place="place.key" />
       <component :is="panel" v-if="place?.draws === 'own-page'" />
       <main v-else class="work">
-        <FocusDrawing class="drawing" :building="place?.draws === 'building'" :pulls-hole="place?.hasGrips" />
+        <FocusDrawing
+          class="drawing"
+          :building="place?.draws === 'building'"
+          :strings="place?.draws === 'strings'"
+          :pulls-hole="place?.hasGrips"
+        />
         <div ref="panelFrame" class="panel" tabindex="-1" :data-place="place?.key">
           <ConflictPanel />
           <component :is="panel" />
