@@ -122,10 +122,11 @@ function parseJson(text: string, name: string): unknown {
 }
 
 function listing(): string {
-  const lines = calculations.flatMap(({ name, says, inputs, outputs }) => [
+  const lines = calculations.flatMap(({ name, says, inputs, outputs, example }) => [
     `${name}: ${says}`,
     ...Object.entries(inputs).map(([key, range]) => `  in   ${key}: ${range}`),
     ...Object.entries(outputs).map(([key, unit]) => `  out  ${key}: ${unit}`),
+    ...(example ? [`  e.g. ${JSON.stringify(example[0])}`, `       ${JSON.stringify(example[1])}`] : []),
     '',
   ])
   return `${lines.join('\n')}`

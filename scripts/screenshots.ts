@@ -15,6 +15,7 @@ const DESK = { width: 1280, height: 800 }
 const PHONE = { width: 360, height: 740 }
 const bankSide = demoJobs().at(-1)!.name
 const STORE = 'Store veranda'
+const ENTRANCE = 'Lane entrance, gate and slab'
 const VIEWS: {
   name: string
   path: (job: string) => string
@@ -40,6 +41,10 @@ const VIEWS: {
   },
   { name: 'nothing-wrong', path: (job: string) => `${job}/cause?post=B5`, size: DESK },
   { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
+  { name: 'set-out', path: (job: string) => `${job}/set-out?post=E3`, size: DESK, of: ENTRANCE },
+  { name: 'gate', path: (job: string) => `${job}/set-out?post=E5`, size: DESK, tap: 'Gate', of: ENTRANCE },
+  { name: 'plate', path: (job: string) => `${job}/set-out?post=M2`, size: DESK, tap: 'Beside', of: ENTRANCE },
+  { name: 'phone-set-out', path: (job: string) => `${job}/set-out?post=E3`, size: PHONE, of: ENTRANCE },
   { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
   {
     name: 'line-sheet',

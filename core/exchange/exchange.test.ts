@@ -4,6 +4,7 @@ import { demoJobs } from '../../data/demo/jobs'
 import { PICKED, SEEN_TOGETHER, type Observations } from '../cause/observations'
 import type { Coordinates, Job } from '../document/job'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
+import { inTable } from '../../tests/support/postsTable'
 import { guessHeading } from './columns'
 import { distance, jobGeoJson, lineFromCourse, placeAt, readCourse } from './geojson'
 import { guessBareUnit, guessHeadings, postsTable, readPosts } from './posts'
@@ -18,15 +19,7 @@ describe('posts as a table', () => {
   it.each(demoJobs().map((job) => [job.name, job] as const))('%s comes back as it went out', (_name, job) => {
     const { lines, problems } = readBack(job)
     expect(problems).toEqual([])
-    // Repairs are chosen here, not carried in a table of posts.
-    const posts = job.lines.map((line) => ({
-      id: line.id,
-      posts: line.posts.map(({ repair: _repair, ...post }) => {
-        const { observations, ...rest } = post
-        return Object.keys(observations ?? {}).length > 0 ? post : rest
-      }),
-    }))
-    expect(lines).toEqual(posts)
+    expect(lines).toEqual(job.lines.map(({ id, posts }) => ({ id, posts: posts.map(inTable) })))
   })
 
   const length = fc.double({ min: 0, max: 0.2, noNaN: true })

@@ -12,6 +12,7 @@ import { windLoad } from '../../core/wind/force'
 import { returnPeriodOfGust } from '../../core/wind/returnPeriod'
 import { anyJob } from './anyJob'
 import { between } from './between'
+import { inTable } from '../support/postsTable'
 
 /*
  * Truths of the whole core over its whole range of input: 2 000 cases in the tests, 100 000 in
@@ -199,21 +200,7 @@ export function truths(tables: Tables): Truth[] {
       const [headings, ...rows] = postsTable(job)
       const { lines, problems } = readPosts(rows, guessHeadings(headings!), 1, 'A')
       demand(problems.length === 0, () => problems.join('; '))
-      const bare = job.lines.map(({ id, posts }) => ({
-        id,
-        // Repairs and ticks are chosen here, holes are dug here; nothing seen is nothing said.
-        posts: posts.map(
-          ({
-            repair: _repair,
-            conditions: _conditions,
-            layers: _layers,
-            pulls: _pulls,
-            met: _met,
-            observations,
-            ...post
-          }) => (Object.keys(observations ?? {}).length > 0 ? { ...post, observations } : post),
-        ),
-      }))
+      const bare = job.lines.map(({ id, posts }) => ({ id, posts: posts.map(inTable) }))
       demand(isDeepStrictEqual(plain(lines), plain(bare)), () => JSON.stringify([lines, bare]))
     }),
     of('the reasons for every cause add up, and every probability is one', anyJob(tables), (job) => {

@@ -1,6 +1,8 @@
 import type { ResolvedLine, ResolvedPost } from '../../resolve/resolve'
 import { gateOpening, leavesIn } from '../../setout/gate'
 import { DROP_BOLT, gateLeaf, leafFor, openingBand, UPPER_HINGE_PLAY, type LeafBand } from '../../setout/gateLeaf'
+import { fixingFit } from '../../repair/fixingFit'
+import { measuresIn } from '../../units/quantity'
 import { sectionSize } from '../../timber/section'
 import type { Metres } from '../../units/types'
 
@@ -41,7 +43,12 @@ export interface GateSetOut {
   diagonal: Metres
   packing?: Metres
   dropBolt: { depth: Metres; drain: Metres }
+  /** Of a hinge's screw, and what is bored for it first, m. */
+  screw: { diameter: Metres; pilot: Metres }
 }
+
+/** Hinges of garden and farm gates are screwed on with these, m; a working value. */
+const HINGE_SCREW = { kind: 'screw', diameter: 0.01, length: 0.08 } as const
 
 /**
  * The gate at a post: the opening from its hardware, the leaf for an opening that is there, its swing and its hinges.
@@ -123,7 +130,15 @@ function ofBay(line: ResolvedLine, left: ResolvedPost, right: ResolvedPost, hung
     diagonal,
     ...(packing === undefined ? {} : { packing }),
     dropBolt: DROP_BOLT,
+    screw: screwInto(hinge),
   }
+}
+
+/** As any screw fits the wood of its post. */
+function screwInto({ material, section }: ResolvedPost): GateSetOut['screw'] {
+  const { diameter, length } = HINGE_SCREW
+  const place = { hole: diameter, part: 0.006, wood: sectionSize(section).along, isHard: material === 'oak' }
+  return { diameter, pilot: fixingFit(place, { ...HINGE_SCREW, length }, measuresIn('metric')).pilot ?? 0 }
 }
 
 function sumOf(

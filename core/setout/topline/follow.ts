@@ -16,6 +16,8 @@ const MOST_STEPS = 80
 /** Of the way to the nearest bound that one step goes, and how much of the pressure stays from step to step. */
 const [SHORT_OF_BOUND, PRESSURE_LEFT] = [0.995, 0.1]
 const CLOSE = 1e-12
+/** A change of slope that nobody sees or builds is none, m per m. */
+const NO_BEND = 1e-5
 
 /**
  * Tops nearest to the wanted ones whose slope changes by no more than so much from bay to bay.
@@ -25,7 +27,7 @@ const CLOSE = 1e-12
  *
  * @param stations rising, m
  * @param wanted   tops over the datum, m
- * @param change   of slope from bay to bay; 0 asks for one straight line, m per m
+ * @param change   of slope from bay to bay, m per m; under 0.00001 asks for one straight line
  * @source its optimality conditions, which the tests ask for: t − wanted + Bᵀ(upper − lower) = 0, multipliers at least
  *   0 and 0 wherever the bound is not reached
  * @example followed([0, 1, 2], [0, 0.1, 0], 0.02).tops // [0.03, 0.04, 0.03]: nearly straight through the bump
@@ -34,7 +36,7 @@ export function followed(stations: readonly Metres[], wanted: readonly Metres[],
   const count = stations.length
   const bends = Math.max(0, count - 2)
   if (bends === 0) return { tops: [...wanted], upper: [], lower: [] }
-  if (change === 0) return { tops: straightThrough(stations, wanted), upper: [], lower: [] }
+  if (change < NO_BEND) return { tops: straightThrough(stations, wanted), upper: [], lower: [] }
   const rows = Array.from({ length: bends }, (_, i) => {
     const [left, right] = [1 / (stations[i + 1]! - stations[i]!), 1 / (stations[i + 2]! - stations[i + 1]!)]
     return [left, -left - right, right] as const

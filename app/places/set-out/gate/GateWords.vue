@@ -41,6 +41,9 @@ const [low, high] = [computed(() => props.gate.hinges[0]), computed(() => props.
       that; pins opposed, so that nobody lifts it off; {{ small(gate.upperPlay) }} of play at the upper one, so that the
       lower one carries.
     </p>
+    <p v-if="gate.screw.pilot > 0">
+      Hinge screws of {{ small(gate.screw.diameter) }}: bore {{ small(gate.screw.pilot) }} first.
+    </p>
     <p>
       Brace {{ preferences.show(gate.diagonal) }}: of wood from the foot of the hinge side up to the latch; of wire with
       a turnbuckle the other way.
