@@ -3,6 +3,7 @@ import { tuning } from '../evaluation/tuning'
 import { diagnose } from '../core/cause/diagnose'
 import { plan, planner } from '../core/plan/plan'
 import type { Job } from '../core/document/job'
+import { followed } from '../core/setout/topline/follow'
 import { demoJobs } from '../data/demo/jobs'
 import { tables } from '../data/tables'
 import { join } from 'node:path'
@@ -77,6 +78,15 @@ const times = [15, 60, 120, 240, 960].map((count) => {
   return [count, milliseconds(() => plan(job, tables), 15)] as const
 })
 for (const [count, time] of times) report(`plan() of ${count} posts, every one different`, time, 'ms')
+for (const count of [50, 200]) {
+  const stations = Array.from({ length: count }, (_, i) => i * 2.4)
+  const tops = stations.map((_station, i) => 1.8 + Math.sin(i * i) * 0.15)
+  report(
+    `tops that follow the ground, ${count} posts`,
+    milliseconds(() => followed(stations, tops, 0.02), 20),
+    'ms',
+  )
+}
 const [[fewest, least]] = times as [readonly [number, number]]
 for (const [count, time] of times.slice(1))
   report(`  cost of ${count} posts over ${fewest}, for each post`, time / least / (count / fewest), 'times')

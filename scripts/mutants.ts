@@ -27,6 +27,10 @@ const ROOMS: Record<string, string[][]> = {
     ['core/repair'],
     ['core/plan/composition', 'core/plan/jsonSchema'],
   ],
+  'core/setout': [
+    ['core/setout', 'core/calc'],
+    ['core/plan/setOut', 'core/resolve'],
+  ],
   'core/edit': [['core/edit'], ['core/document', 'core/repair/adding', 'app/job']],
   'app/sync': [['app/sync'], ['app/job']],
   'core/ground': [

@@ -53,9 +53,9 @@ export function useDrawingModel({ width, height, pan, held, building, pulling, s
   const preferences = usePreferencesStore()
   const { zoom, scale } = useDrawing()
 
-  /** Room for the hole as it was taken hold of: under a pull the scale stands still. */
+  /** Room for the hole as it was taken hold of: under a pull the scale stands still. Between strings the fence counts. */
   const roomFor = computed<Metres | undefined>((before) =>
-    view.isTrying.value ? before : view.drawnRepair.value?.method.hole?.depth,
+    view.isTrying.value ? before : strung() ? undefined : view.drawnRepair.value?.method.hole?.depth,
   )
   const viewport = computed(() =>
     fitViewport(width.value, height.value, view.keptLine.value?.height ?? 1.8, {
