@@ -182,3 +182,6 @@ export function inHundred(probability: number): string {
 /** @example anyOf(['stiff clay', 'hard clay']) // 'stiff clay or hard clay' */
 export const anyOf = (items: readonly string[]): string =>
   new Intl.ListFormat('en-GB', { type: 'disjunction' }).format(items)
+
+/** Stands on every sheet. */
+export const ESTIMATES = 'Figures are planning estimates; local codes and licensed practice decide.'

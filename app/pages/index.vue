@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ESTIMATES } from '~/job/words'
 import { navigateTo } from '#imports'
 import { computed, onMounted } from 'vue'
 import JobEntry from '~/jobs/JobEntry.vue'
@@ -74,7 +75,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
         </template>
       </v-virtual-scroll>
     </main>
-    <p class="soft foot">Figures are planning estimates; local codes and licensed practice decide.</p>
+    <p class="soft foot">{{ ESTIMATES }}</p>
   </div>
 </template>
 

@@ -151,7 +151,8 @@ export function useDrawingModel({ width, height, pan, held, building, pulling, s
     ...(building() || strung() ? [] : (section.value?.dimensions ?? [])).map((dimension) =>
       shiftedBy(dimension, station.value),
     ),
-    ...((building() || strung()) && line.value
+    // Between strings on a narrow drawing the gaps have the room.
+    ...((building() || (strung() && width.value >= NARROW)) && line.value
       ? bayDimensions(line.value, held.value?.id ?? chosen.value, bayHeight.value, held.value?.to)
       : []),
   ])

@@ -1,6 +1,6 @@
 import type { Hole, Job } from '../document/job'
-import { withLineReadings } from '../plan/experience'
-import { siteOfLine } from '../plan/lineTarget'
+import { withLineReadings } from '../plan/line/experience'
+import { siteOfLine } from '../plan/line/lineTarget'
 import { planMethods } from '../plan/methods'
 import { planDiagnosis } from '../plan/diagnosis'
 import type { MethodPlan, PostPlan } from '../plan/types'

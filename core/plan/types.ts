@@ -19,7 +19,7 @@ import type {
   Years,
 } from '../units/types'
 import type { Experience } from '../wind/experience'
-import type { LineExperience } from './experience'
+import type { LineExperience } from './line/experience'
 import type { Thresholds } from './thresholds'
 import type { Assumption, MeasuredGround } from '../resolve/resolve'
 

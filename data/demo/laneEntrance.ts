@@ -49,7 +49,7 @@ function fence(): Line {
       post('E1', 0, 0, { carriesString: true, observations: leaning(0.012) }),
       post('E2', 2.4, -0.03, { observations: rotted, pointedAt: true }),
       post('E3', 4.8, -0.07, { observations: { ...rotted, lean: { offset: -0.05, over: 1.2, direction: 90 } }, pointedAt: true }),
-      post('E4', 7.2, -0.06, { observations: leaning(0.028), found: { gapLow: 0.031 } }),
+      post('E4', 7.2, -0.06, { observations: leaning(0.028), found: { gapLow: 0.05 } }),
       post('E5', 9.6, -0.05, {
         duty: 'gate-hinge',
         section: { shape: 'rectangle', along: 0.125, across: 0.125 },

@@ -85,6 +85,15 @@ test('a whole line of twelve by touch, without a signal, in under four minutes',
   await context.close()
 })
 
+test('the sheet for the hand prints one post a page, each with what it is worth', async ({ page, request }) => {
+  const id = await importJob(request, entrance)
+  await open(page, `/jobs/${id}/set-out?post=E2`)
+  await tab(page, 'Hand')
+  await expect(page.getByRole('region', { name: 'E2, to hold in the hand' })).toContainText('planning estimates')
+  const pages = (await page.pdf({ format: 'A5' })).toString('latin1').match(/\/Count (\d+)/)![1]
+  expect(Number(pages)).toBe(setOutOf(entrance).posts.length)
+})
+
 test('every figure of the string, the cut and the gate is what the core says, in both systems', async ({
   browser,
   request,

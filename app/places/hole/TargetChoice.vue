@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
-import { targetsAt, type OfferedTarget } from '~~/core/plan/lineTarget'
+import { targetsAt, type OfferedTarget } from '~~/core/plan/line/lineTarget'
 import { returnPeriodWords } from '~~/core/wind/returnPeriod'
 
 /** What it has to hold: by years, by the life that the fence has left, by its neighbours. One tap each. */

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
-import { cutList } from '~~/core/setout/cutList'
+import { cutList, KERF } from '~~/core/setout/cutList'
 
 /** The posts of the line as they come out of stock lengths, each bar to scale. */
 const props = defineProps<{ pieces: readonly number[] }>()
@@ -41,7 +41,9 @@ const kinds = computed(() => {
         </span>
       </li>
     </ul>
-    <p class="soft">With 3 mm for every cut{{ list.exact ? ': less wood is not to be had' : '' }}.</p>
+    <p class="soft">
+      With {{ preferences.showSmall(KERF) }} for every cut{{ list.exact ? ': less wood is not to be had' : '' }}.
+    </p>
   </section>
 </template>
 

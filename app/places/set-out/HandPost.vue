@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { ESTIMATES } from '~/job/words'
 import { usePreferencesStore } from '~/session/preferences'
 import type { SetOutPost } from '~~/core/plan/setOut/line'
 
@@ -44,6 +45,7 @@ const rows = computed(() => {
         <dd>{{ row.value }}</dd>
       </div>
     </dl>
+    <p class="soft">{{ ESTIMATES }}</p>
   </section>
 </template>
 

@@ -4,6 +4,7 @@ import { useJobView } from '~/job/openJob'
 import { useSetOut } from '~/job/useSetOut'
 import ChoiceBar from '~/controls/ChoiceBar.vue'
 import { usePreferencesStore } from '~/session/preferences'
+import { ESTIMATES } from '~/job/words'
 import HandPost from './HandPost.vue'
 import type { SetOutPost } from '~~/core/plan/setOut/line'
 
@@ -66,7 +67,7 @@ const print = () => window.print()
       <HandPost v-for="each in line.posts" :key="each.post" :post="each" class="page" />
     </div>
     <v-btn class="no-print" @click="print">Print, one post a page</v-btn>
-    <p class="soft">Figures are planning estimates; local codes and licensed practice decide.</p>
+    <p v-if="way === 'table'" class="soft no-print">{{ ESTIMATES }}</p>
   </div>
 </template>
 
@@ -101,10 +102,13 @@ th:first-child {
   display: none;
 }
 @media print {
+  .hand {
+    display: block;
+  }
   .pages {
     display: block;
   }
-  .page {
+  .page:not(:last-child) {
     break-after: page;
   }
   .table {

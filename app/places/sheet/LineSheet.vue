@@ -10,7 +10,7 @@ import { tables } from '~~/data/tables'
 import { lineStrips } from '~/picture/model/lineStrips'
 import { markWords } from '~/picture/model/markModel'
 import { usePreferencesStore } from '~/session/preferences'
-import { DUTY_ITEMS, KIND_ITEMS, STATE_WORDS } from '~/job/words'
+import { ESTIMATES, DUTY_ITEMS, KIND_ITEMS, STATE_WORDS } from '~/job/words'
 
 /** The whole line on paper: drawn in true scale, then post by post. */
 const session = useJobSession()
@@ -112,7 +112,7 @@ const print = () => window.print()
         <li v-for="each in sums" :key="each">{{ each }}</li>
       </ul>
     </section>
-    <p>Figures are planning estimates; local codes and licensed practice decide.</p>
+    <p>{{ ESTIMATES }}</p>
   </article>
 </template>
 

@@ -13,7 +13,7 @@ import type { Evidence } from '~~/core/cause/diagnose'
 import { assumptionWords } from '~~/core/resolve/assumptionWords'
 import { newPostSentence, stateSentence } from '~/job/stateWords'
 import { usePreferencesStore } from '~/session/preferences'
-import { inHundred, strengthWords } from '~/job/words'
+import { ESTIMATES, inHundred, strengthWords } from '~/job/words'
 
 /** The page to print and hand over: what failed, what was chosen and why, what to do. */
 const session = useJobSession()
@@ -123,9 +123,7 @@ const print = () => window.print()
         <li v-for="each in assumed" :key="each">{{ each }}</li>
       </ul>
     </section>
-    <footer>
-      Hills and escarpments are not covered. Figures are planning estimates; local codes and licensed practice decide.
-    </footer>
+    <footer>Hills and escarpments are not covered. {{ ESTIMATES }}</footer>
   </article>
 </template>
 

@@ -148,8 +148,18 @@ watch(
   }
 }
 @media print {
-  .job-screen {
+  .job-screen,
+  .work {
+    display: block;
     height: auto;
+  }
+  .drawing {
+    display: none;
+  }
+  .panel {
+    overflow: visible;
+    border: 0;
+    padding: 0;
   }
 }
 </style>

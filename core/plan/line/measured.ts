@@ -1,13 +1,13 @@
-import type { Job } from '../document/job'
-import { groundCapacity } from '../ground/postInGround'
-import { foretold, safePull, scaleFrom, weighed, type MeasuredScale } from '../ground/pullTest'
-import { ignoredTop } from '../ground/soil'
-import { groundMemory, postContext, type GroundMemory, type PostContext } from '../repair/context'
-import { softAtGround, standingSegments, isHinged } from '../repair/standing'
-import { sectionProperties } from '../timber/section'
-import { resolveJob, soilOf, type MeasuredGround, type ResolvedLine, type ResolvedSite } from '../resolve/resolve'
-import type { Tables } from '../tables/tables'
-import type { Metres, Newtons } from '../units/types'
+import type { Job } from '../../document/job'
+import { groundCapacity } from '../../ground/postInGround'
+import { foretold, safePull, scaleFrom, weighed, type MeasuredScale } from '../../ground/pullTest'
+import { ignoredTop } from '../../ground/soil'
+import { groundMemory, postContext, type GroundMemory, type PostContext } from '../../repair/context'
+import { softAtGround, standingSegments, isHinged } from '../../repair/standing'
+import { sectionProperties } from '../../timber/section'
+import { resolveJob, soilOf, type MeasuredGround, type ResolvedLine, type ResolvedSite } from '../../resolve/resolve'
+import type { Tables } from '../../tables/tables'
+import type { Metres, Newtons } from '../../units/types'
 
 /**
  * What the pulls on a line's posts say of its soils: one scale for each soil of the line, the readings of all its

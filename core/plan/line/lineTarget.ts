@@ -1,13 +1,13 @@
-import type { Job } from '../document/job'
-import { groundMemory, postContext, type GroundMemory } from '../repair/context'
-import { leanReturnYears, resolveJob, type ResolvedLine, type ResolvedSite } from '../resolve/resolve'
-import type { Tables } from '../tables/tables'
-import type { MetresPerSecond } from '../units/types'
+import type { Job } from '../../document/job'
+import { groundMemory, postContext, type GroundMemory } from '../../repair/context'
+import { leanReturnYears, resolveJob, type ResolvedLine, type ResolvedSite } from '../../resolve/resolve'
+import type { Tables } from '../../tables/tables'
+import type { MetresPerSecond } from '../../units/types'
 
-import { lifeReturnYears, neighboursTarget, yearsTarget, type TargetBy, type TargetGust } from '../wind/target'
-import { planDiagnosis } from './diagnosis'
+import { lifeReturnYears, neighboursTarget, yearsTarget, type TargetBy, type TargetGust } from '../../wind/target'
+import { planDiagnosis } from '../diagnosis'
 import { withLineReadings } from './experience'
-import { planStanding } from './standing'
+import { planStanding } from '../standing'
 
 export interface OfferedTarget extends Partial<TargetGust> {
   by: TargetBy

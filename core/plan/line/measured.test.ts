@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { jobOf, runOfPosts, tables, soilNamed } from '../../tests/support/builders'
-import type { Line, Post, Site } from '../document/job'
-import { groundResponse } from '../ground/postInGround'
+import { jobOf, runOfPosts, tables, soilNamed } from '../../../tests/support/builders'
+import type { Line, Post, Site } from '../../document/job'
+import { groundResponse } from '../../ground/postInGround'
 import { targetsAt } from './lineTarget'
 import { pullAdvice } from './measured'
-import { neighboursTarget } from '../wind/target'
-import { plan } from './plan'
+import { neighboursTarget } from '../../wind/target'
+import { plan } from '../plan'
 
 const site: Site = { exposure: 'sheltered', shelter: 0.7, gust50: 38 }
 const sound: Partial<Post> = {

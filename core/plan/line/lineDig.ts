@@ -1,6 +1,6 @@
-import { isAlike } from '../document/alike'
-import type { ResolvedLine } from '../resolve/resolve'
-import type { LineDig, PostPlan } from './types'
+import { isAlike } from '../../document/alike'
+import type { ResolvedLine } from '../../resolve/resolve'
+import type { LineDig, PostPlan } from '../types'
 
 /** Weight of what a dig shows for another post of the same make. */
 const FOR_OTHERS = 0.5

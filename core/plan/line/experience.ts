@@ -1,10 +1,10 @@
-import { remembered } from '../numeric/remember'
-import { postContext, type GroundMemory } from '../repair/context'
-import { standingFootingLink, standardFootingLink } from '../repair/standing'
-import { gustFor } from '../repair/links'
-import type { MeasuredGround, ResolvedLine, ResolvedSite } from '../resolve/resolve'
-import type { Tables } from '../tables/tables'
-import { experienceOfLine, type ExperienceRange, type SharedSoil } from '../wind/experience'
+import { remembered } from '../../numeric/remember'
+import { postContext, type GroundMemory } from '../../repair/context'
+import { standingFootingLink, standardFootingLink } from '../../repair/standing'
+import { gustFor } from '../../repair/links'
+import type { MeasuredGround, ResolvedLine, ResolvedSite } from '../../resolve/resolve'
+import type { Tables } from '../../tables/tables'
+import { experienceOfLine, type ExperienceRange, type SharedSoil } from '../../wind/experience'
 import { measuredGround } from './measured'
 
 /** What a line's own history says of the wind here. */
