@@ -18,11 +18,8 @@ import {
   postInGround,
 } from './ground'
 import {
-  boardsCalculation,
   finishLevelCalculation,
-  gateLeafCalculation,
   jackCalculation,
-  leafToOrderCalculation,
   meshSectionCalculation,
   panelSpacingCalculation,
   pavingCutCalculation,
@@ -30,6 +27,7 @@ import {
   propForceCalculation,
   roadsideBoxCalculation,
 } from './fittings'
+import { boardsCalculation, gateLeafCalculation, leafToOrderCalculation } from './gates'
 import { photoLeanCalculation, pullTestCalculation, targetCalculation } from './measuring'
 import {
   basePlateCalculation,

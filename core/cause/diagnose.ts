@@ -1,3 +1,4 @@
+import { greaterFirst } from '../numeric/rounding'
 import type { ObservationKey, Observations } from './observations'
 import { digWorth, nextChecks, outlooks, type NextCheck, type Outlook } from './nextChecks'
 import { voicesOf, type Heard } from './readings'
@@ -99,7 +100,7 @@ function soundEvidence({ voices, posterior, possible }: Weighing): Evidence[] {
       return { observation: source, decibans: DECIBANS * (sound - failed), says }
     })
     .filter(({ observation }) => !(POST_FACTS as readonly string[]).includes(observation))
-    .sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans))
+    .sort((a, b) => greaterFirst(Math.abs(a.decibans), Math.abs(b.decibans)))
 }
 
 function causesOf(weighing: Weighing, tables: CauseTables): CauseProbability[] {
@@ -120,7 +121,7 @@ function causesOf(weighing: Weighing, tables: CauseTables): CauseProbability[] {
         }
       const evidence = voices
         .map(({ source, says }, v) => ({ observation: source, decibans: DECIBANS * shares[i]![v]!, says }))
-        .sort((a, b) => Math.abs(b.decibans) - Math.abs(a.decibans))
+        .sort((a, b) => greaterFirst(Math.abs(a.decibans), Math.abs(b.decibans)))
       return {
         cause: key,
         name,
@@ -130,7 +131,7 @@ function causesOf(weighing: Weighing, tables: CauseTables): CauseProbability[] {
         evidence,
       }
     })
-    .sort((a, b) => b.probability - a.probability)
+    .sort((a, b) => greaterFirst(a.probability, b.probability))
 }
 
 function isSettled(posterior: readonly number[], tables: CauseTables): boolean {

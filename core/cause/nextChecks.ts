@@ -1,3 +1,4 @@
+import { greaterFirst } from '../numeric/rounding'
 import { holds } from '../rules'
 import type { ObservationKey, Observations } from './observations'
 import { remembered } from '../numeric/remember'
@@ -142,7 +143,7 @@ export function nextChecks(ahead: readonly Outlook[], weighing: Weighing, tables
   return ahead
     .map((outlook) => valueOf(outlook, now, tables))
     .filter(({ row }) => bestParted(row, now, tables).share > PARTS_NOTHING)
-    .sort((a, b) => b.gain - a.gain)
+    .sort((a, b) => greaterFirst(a.gain, b.gain))
     .slice(0, ADVISED)
     .map((value) => advised(value, now, tables))
 }
@@ -173,7 +174,7 @@ function nowOf(weighing: Weighing, tables: CauseTables): Now {
     cost: leastWaste(posterior, tables),
     entropy: entropy(posterior),
     posterior,
-    likely: possible.sort((a, b) => posterior[b]! - posterior[a]!).slice(0, COMPARED),
+    likely: possible.sort((a, b) => greaterFirst(posterior[a]!, posterior[b]!)).slice(0, COMPARED),
   }
 }
 

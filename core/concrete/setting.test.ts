@@ -49,6 +49,9 @@ describe('time and temperature', () => {
   it('leaves the worked minutes to work a post mix', () => {
     expect(setting({ ...postMix, temperatures: [5] }).workingMinutes).toBeCloseTo(17, 0)
     expect(setting({ ...postMix, temperatures: [30] }).workingMinutes).toBeCloseTo(3.2, 1)
+    // A slow mix that warms after an hour: 0.2925 of an hour done in the first, the rest at 20 °C.
+    const warming = setting({ ...postMix, stiffens: 60, temperatures: [5, 20] })
+    expect(warming.workingMinutes).toBeCloseTo(60 + 60 * (1 - 0.29253), 1)
   })
 
   it('wants 3 MPa before props go, whatever the share', () => {

@@ -140,7 +140,7 @@ export interface Setting {
 export function setting(question: SettingQuestion): Setting {
   const { hardening, stiffens, strength, temperatures, hours } = question
   const age = equivalentAge(temperatures, hours)
-  const atPour = hardeningRate(temperatures[0]!)
+  const stiff = hoursToAge(stiffens / 60, temperatures)
   const reached = MILESTONES.map(({ key, share, strength: least }) => {
     const wanted = least !== undefined && strength !== undefined ? Math.max(share, least / strength) : share
     const ageThen = ageOfShare(Math.min(1, wanted), hardening)
@@ -150,7 +150,7 @@ export function setting(question: SettingQuestion): Setting {
   return {
     equivalentAge: age,
     share: strengthShare(age, hardening),
-    workingMinutes: atPour > 0 ? stiffens / atPour : null,
+    workingMinutes: stiff === null ? null : 60 * stiff,
     milestones: Object.fromEntries(reached.map((each) => [each.key, each.hours])) as Setting['milestones'],
     expected: Object.fromEntries(reached.map((each) => [each.key, each.expected])) as Setting['expected'],
   }

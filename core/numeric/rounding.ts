@@ -17,3 +17,13 @@ export const roundUpTo = (length: number, step: number): number => tidy(Math.cei
 
 /** Whole things that cover a count: bags, batches, layers. @example wholeUp(3.0000000001) // 3 */
 export const wholeUp = (count: number): number => Math.max(0, Math.ceil(count - DUST))
+
+/**
+ * Orders the greater before the less; what differs by no more than dust keeps its order, so that every engine, whatever
+ * it makes of a power's last digit, says the same.
+ *
+ * @example [1, 2, 2 + 1e-15].sort(greaterFirst) // [2, 2 + 1e-15, 1]
+ */
+export const greaterFirst = (a: number, b: number): number =>
+  Math.abs(b - a) <= RELATIVE_DUST * Math.max(Math.abs(a), Math.abs(b)) ? 0 : b - a
+const RELATIVE_DUST = 1e-12

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed, reactive } from 'vue'
+import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { useSetOut } from '~/job/useSetOut'
 import ChoiceBar from '~/controls/ChoiceBar.vue'
 import FoldOut from '~/controls/FoldOut.vue'
 import LengthStepper from '~/controls/LengthStepper.vue'
+import SunkPanel from './SunkPanel.vue'
 import { usePreferencesStore } from '~/session/preferences'
-import { sunkPanel, CLEARANCE, USUAL_STEP } from '~~/core/setout/topline/topLine'
+import { CLEARANCE, USUAL_STEP } from '~~/core/setout/topline/topLine'
 import { USUAL_CHANGE } from '~~/core/setout/topline/follow'
 
 /** The kind of top that the line gets, what it leaves under each bay, and what a sunk panel needs. */
@@ -53,29 +54,6 @@ const flags = computed(() => {
   ]
 })
 const shown = computed(() => line.value?.bays ?? [])
-
-/** Where the panel in hand hangs, over the string's place at its two ends, m: below it negative. */
-const hangs = reactive({ start: 0, end: 0 })
-const bay = computed(() => {
-  const posts = view.line.value!.posts
-  const i = Math.min(posts.length - 1, Math.max(1, posts.findIndex(({ id }) => id === view.postId.value) + 1))
-  return [posts[i - 1]!, posts[i]!] as const
-})
-const lifts = computed(() => {
-  const [from, to] = bay.value
-  if (from.station === to.station) return undefined
-  const line = [
-    { station: from.station, level: 0 },
-    { station: to.station, level: 0 },
-  ] as const
-  return sunkPanel(line, [
-    { station: from.station, level: -hangs.start },
-    { station: to.station, level: -hangs.end },
-  ])
-})
-async function setHang(end: 'start' | 'end', value: number | null): Promise<undefined> {
-  hangs[end] = value ?? 0
-}
 </script>
 
 <template>
@@ -151,28 +129,7 @@ async function setHang(end: 'start' | 'end', value: number | null): Promise<unde
         </tr>
       </tbody>
     </table>
-    <FoldOut title="A panel that has sunk">
-      <p class="soft">{{ bay[0].id }} to {{ bay[1].id }}: how far its top lies under the upper string.</p>
-      <div class="field-grid">
-        <LengthStepper
-          :label="`Under it at ${bay[0].id}`"
-          small
-          :value="hangs.start"
-          :step="0.005"
-          :save="(value) => setHang('start', value)"
-        />
-        <LengthStepper
-          :label="`Under it at ${bay[1].id}`"
-          small
-          :value="hangs.end"
-          :step="0.005"
-          :save="(value) => setHang('end', value)"
-        />
-      </div>
-      <p v-if="lifts" class="lift">
-        Lift it {{ small(lifts[0]) }} at {{ bay[0].id }} and {{ small(lifts[1]) }} at {{ bay[1].id }}, then fix it.
-      </p>
-    </FoldOut>
+    <FoldOut title="A panel that has sunk"><SunkPanel /> </FoldOut>
   </div>
 </template>
 
@@ -203,9 +160,5 @@ th:first-child {
 }
 .here {
   background: var(--faint);
-}
-.lift {
-  font-weight: 600;
-  font-size: 18px;
 }
 </style>

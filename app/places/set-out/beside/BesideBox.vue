@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { useSetOut } from '~/job/useSetOut'
-import MeasureFields from './MeasureFields.vue'
+import MeasureFields from '../MeasureFields.vue'
 import { boxAt } from '~~/core/plan/setOut/beside'
 import { row } from '~~/core/tables/tables'
 import { tables } from '~~/data/tables'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { useSetOut } from '~/job/useSetOut'
-import MeasureFields from './MeasureFields.vue'
+import MeasureFields from '../MeasureFields.vue'
 import { jackAt } from '~~/core/plan/setOut/beside'
 import { USUAL_SHIM } from '~~/core/setout/jack'
 import { usePreferencesStore } from '~/session/preferences'

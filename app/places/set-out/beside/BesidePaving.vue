@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { useSetOut } from '~/job/useSetOut'
-import MeasureFields from './MeasureFields.vue'
+import MeasureFields from '../MeasureFields.vue'
 import PavingDrawing from './PavingDrawing.vue'
 import { pavingAt, USUAL_PAVING } from '~~/core/plan/setOut/beside'
 import { usePreferencesStore } from '~/session/preferences'

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { useSetOut } from '~/job/useSetOut'
-import MeasureFields from './MeasureFields.vue'
+import MeasureFields from '../MeasureFields.vue'
 import OldHoles from './OldHoles.vue'
 import PlateDrawing from './PlateDrawing.vue'
 import { plateAt, USUAL_PLATE } from '~~/core/plan/setOut/beside'

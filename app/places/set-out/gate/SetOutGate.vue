@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import ChoiceBar from '~/controls/ChoiceBar.vue'
 import FoldOut from '~/controls/FoldOut.vue'
-import LengthStepper from '~/controls/LengthStepper.vue'
+import MeasureFields from '../MeasureFields.vue'
 import GateDrawing from './GateDrawing.vue'
 import GateWords from './GateWords.vue'
 import { gateSetOut, USUAL_GAPS } from '~~/core/plan/setOut/gate'
@@ -33,26 +33,30 @@ const HUNG = [
   { value: 'opening', words: 'leaf ordered to the opening' },
 ] as const
 const hung = computed({ get: () => gate.value?.hungBy ?? 'leaf', set: (value) => void put({ hung: value }) })
+const large = true
 const MEASURES = computed(() => {
   const { leaves = 1 } = gate.value ?? {}
   return [
-    { key: 'leafWidth', label: leaves === 2 ? 'One leaf, wide' : 'Leaf, wide', assumed: gate.value?.width },
-    { key: 'leafHeight', label: 'Leaf, high', assumed: gate.value?.height },
-    { key: 'hingeGap', label: 'Hinge takes', assumed: USUAL_GAPS.hingeGap },
+    { key: 'leafWidth', label: leaves === 2 ? 'One leaf, wide' : 'Leaf, wide', assumed: gate.value?.width, large },
+    { key: 'leafHeight', label: 'Leaf, high', assumed: gate.value?.height, large },
+    { key: 'hingeGap', label: 'Hinge takes', assumed: USUAL_GAPS.hingeGap, step: 0.001 },
     leaves === 2
-      ? ({ key: 'meetingGap', label: 'Between the leaves', assumed: USUAL_GAPS.meetingGap } as const)
-      : ({ key: 'latchGap', label: 'Latch takes', assumed: USUAL_GAPS.latchGap } as const),
-    { key: 'openingBottom', label: 'Opening at the foot', assumed: gate.value?.there.bottom },
-    { key: 'openingTop', label: 'Opening at the top', assumed: gate.value?.there.top },
-    { key: 'rise', label: 'Ground rises through the swing', assumed: 0 },
+      ? ({ key: 'meetingGap', label: 'Between the leaves', assumed: USUAL_GAPS.meetingGap, step: 0.001 } as const)
+      : ({ key: 'latchGap', label: 'Latch takes', assumed: USUAL_GAPS.latchGap, step: 0.001 } as const),
+    { key: 'openingBottom', label: 'Opening at the foot', assumed: gate.value?.there.bottom, large },
+    { key: 'openingTop', label: 'Opening at the top', assumed: gate.value?.there.top, large },
+    { key: 'rise', label: 'Ground rises through the swing', assumed: 0, smallest: -2 },
   ] as const
 })
-const OLD = [
-  { key: 'leafBottom', label: 'Leaf at its foot' },
-  { key: 'leafTop', label: 'Leaf at its top' },
-  { key: 'sag', label: 'Latch side hangs down by' },
-  { key: 'hingeSpacing', label: 'Hinges apart' },
-] as const
+const OLD = computed(
+  () =>
+    [
+      { key: 'leafBottom', label: 'Leaf at its foot', start: gate.value?.width, large },
+      { key: 'leafTop', label: 'Leaf at its top', start: gate.value?.width, large },
+      { key: 'sag', label: 'Latch side hangs down by', start: 0.01 },
+      { key: 'hingeSpacing', label: 'Hinges apart', start: 0.9, step: 0.01, large },
+    ] as const,
+)
 </script>
 
 <template>
@@ -68,32 +72,9 @@ const OLD = [
     </p>
     <GateDrawing :gate="gate" />
     <GateWords :gate="gate" />
-    <div class="field-grid">
-      <LengthStepper
-        v-for="each in MEASURES"
-        :key="each.key"
-        :label="each.label"
-        :value="kept[each.key]"
-        :assumed="each.assumed"
-        :step="0.005"
-        clearable
-        :save="(value) => put({ [each.key]: value })"
-      />
-    </div>
+    <MeasureFields :measures="MEASURES" :given="kept" :put="put" />
     <FoldOut title="An old leaf: out of square, or hanging down">
-      <div class="field-grid">
-        <LengthStepper
-          v-for="each in OLD"
-          :key="each.key"
-          :label="each.label"
-          :value="kept[each.key]"
-          :step="0.005"
-          :start="each.key === 'sag' ? 0.01 : gate.width"
-          :smallest="0"
-          clearable
-          :save="(value) => put({ [each.key]: value })"
-        />
-      </div>
+      <MeasureFields :measures="OLD" :given="kept" :put="put" />
     </FoldOut>
   </div>
   <div v-else>
