@@ -50,8 +50,10 @@ async function take(): Promise<void> {
   if (typed.value === undefined) return
   if (typed.value.trim() === '') return void (props.clearable ? put(null) : (typed.value = undefined))
   try {
-    await put(parse(typed.value))
-    if (!error.value) typed.value = undefined
+    const taken = typed.value
+    await put(parse(taken))
+    // What was typed meanwhile stays.
+    if (!error.value && typed.value === taken) typed.value = undefined
   } catch (wrong) {
     error.value = (wrong as InputError).message
   }

@@ -29,7 +29,8 @@ const shown = computed(() => typed.value ?? inUnit(props.value))
 
 async function take(): Promise<void> {
   if (typed.value === undefined) return
-  const text = typed.value.trim().replace(',', '.')
+  const taken = typed.value
+  const text = taken.trim().replace(',', '.')
   const number = text === '' ? null : Number(text)
   if (number !== null && !Number.isFinite(number)) {
     error.value = `${props.label} is "${typed.value}"; it must be a number`
@@ -37,7 +38,8 @@ async function take(): Promise<void> {
   }
   const refused = await props.save(number === null ? null : number * (props.per ?? 1))
   error.value = refused ? `${props.label} must be ${refused.range}` : ''
-  if (!refused) typed.value = undefined
+  // What was typed meanwhile stays.
+  if (!refused && typed.value === taken) typed.value = undefined
 }
 </script>
 
