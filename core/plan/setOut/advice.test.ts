@@ -29,9 +29,15 @@ describe('what is said at a post that is set', () => {
     expect(advice(hole(0.7) as Partial<Post>)).not.toContain('reaches')
   })
   it('warns of panels that spring back after a long lean', () => {
-    const leaning = (offset: number): Partial<Post> => ({
-      observations: { pushPivot: 'at-ground-line', probeAtGround: 0.03, lean: { offset, over: 1.2 } },
+    const leaning = (offset: number, onset?: 'after-storm'): Partial<Post> => ({
+      observations: {
+        pushPivot: 'at-ground-line',
+        probeAtGround: 0.03,
+        lean: { offset, over: 1.2 },
+        ...(onset ? { onset } : {}),
+      },
     })
+    expect(advice(leaning(0.03, 'after-storm'))).not.toContain('spring back')
     expect(advice(leaning(0.03))).toContain('spring back')
     expect(advice(leaning(0.01))).not.toContain('spring back')
   })

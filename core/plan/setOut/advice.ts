@@ -27,7 +27,8 @@ export function setOutAdvice(
     sentences.push(
       `The tool reaches ${length(reach)}, the hole is ${length(hole.depth)}: take the spade or the bar for the rest.`,
     )
-  if (Math.hypot(along, across) > TAKEN_SHAPE)
+  // What a storm pushed over the other day has not.
+  if (Math.hypot(along, across) > TAKEN_SHAPE && post.observations.onset !== 'after-storm')
     sentences.push(
       'Panels and fixings have taken the lean’s shape: rock them loose before you set it, let go, and read both gaps again. They spring back.',
     )
