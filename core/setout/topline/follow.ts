@@ -15,7 +15,10 @@ export interface Followed {
 const MOST_STEPS = 80
 /** Of the way to the nearest bound that one step goes, and how much of the pressure stays from step to step. */
 const [SHORT_OF_BOUND, PRESSURE_LEFT] = [0.995, 0.1]
-const CLOSE = 1e-12
+/** Near enough: what is left of the pressure for each bound, and of the tops, m. Closer than floating point tells, the
+ * search would divide by a room that is none. */
+const CLOSE = { pressure: 1e-11, tops: 1e-9 }
+const LEAST_ROOM = 1e-13
 /** A change of slope that nobody sees or builds is none, m per m. */
 const NO_BEND = 1e-5
 
@@ -54,12 +57,12 @@ export function followed(stations: readonly Metres[], wanted: readonly Metres[],
   let lower = new Array<number>(bends).fill(1)
   for (let step = 0; step < MOST_STEPS; step++) {
     const bent = bendsOf(tops)
-    const above = bent.map((each) => change - each)
-    const under = bent.map((each) => change + each)
+    const above = bent.map((each) => Math.max(LEAST_ROOM, change - each))
+    const under = bent.map((each) => Math.max(LEAST_ROOM, change + each))
     const gap = sum(upper.map((each, i) => each * above[i]!)) + sum(lower.map((each, i) => each * under[i]!))
     const pull = spread(upper.map((each, i) => each - lower[i]!))
     const off = Math.max(...tops.map((top, i) => Math.abs(top - wanted[i]! + pull[i]!)))
-    if (gap / (2 * bends) < CLOSE && off < CLOSE) break
+    if (gap / (2 * bends) < CLOSE.pressure && off < CLOSE.tops) break
     const pressure = (PRESSURE_LEFT * gap) / (2 * bends)
     const weights = upper.map((each, i) => each / above[i]! + lower[i]! / under[i]!)
     const wish = spread(above.map((room, i) => pressure / room - pressure / under[i]!))

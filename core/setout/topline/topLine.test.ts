@@ -45,6 +45,14 @@ describe('tops that follow the ground', () => {
       tops.forEach((top, i) => expect(Math.abs(top - wanted[i]! + pull[i]!)).toBeLessThan(1e-6))
     },
   )
+  it('are found on ground on which the search once went on until it divided by nothing', () => {
+    const stations = [0, 0.3, 0.6, 0.9, 4.879, 5.936, 8.222, 9.242, 11.901, 15.479, 16.403, 18.876, 21.93, 23.157]
+    const levels = [
+      0.451, -0.287, -0.58, -0.063, 0.596, -0.006, 0.327, -0.372, 0.512, 0.148, -0.457, 0.406, 0.005, 0.598,
+    ]
+    const bends = bendsOf(stations, followTops(stations, levels, 1.8, 0.02))
+    for (const bend of bends) expect(Math.abs(bend)).toBeLessThanOrEqual(0.02 + 1e-6)
+  })
   it('are the wanted ones where the ground bends little, and one straight line where nothing may bend', () => {
     const stations = [0, 2.4, 4.8, 7.2]
     expect(followTops(stations, [0, 0.02, 0.03, 0.02], 1.8)).toEqual(
