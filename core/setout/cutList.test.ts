@@ -80,6 +80,14 @@ describe('pieces cut from stock', () => {
     expect(cutList([{ length: 2.4, count: 2 }], stock)).toMatchObject({ price: 500, exact: true })
     expect(() => cutList([{ length: 2.4, count: 2 }], [stock[0]!])).toThrow(InputError)
   })
+  it('takes the fewer bars where nothing else differs', () => {
+    // 2.0 - 2 × 0.903 and twice 1.0 - 0.903 leave the same.
+    const stock = [
+      { length: 1, price: 100 },
+      { length: 2, price: 200 },
+    ]
+    expect(cutList([{ length: 0.9, count: 2 }], stock).bars).toHaveLength(1)
+  })
   it('refuses a piece that no stock is long enough for', () => {
     expect(() => cutList([{ length: 5, count: 1 }], [{ length: 4.8, price: 1 }])).toThrow('at most 4.8 m')
   })

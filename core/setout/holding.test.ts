@@ -12,6 +12,7 @@ import { pavingCuts } from './pavingCut'
 import { propForce } from './propForce'
 import { gapReading, holeReading } from './readings'
 import { roadsideBox } from './roadsideBox'
+import { snapStation } from './snap'
 import { spacing } from './spacing'
 import { spacerGap } from './stringGap'
 import { stringLine, stringSag, supportsFor, whichIsOut } from './stringLine'
@@ -144,6 +145,13 @@ describe('cuts and corners', () => {
     expect([found.a, found.b, found.diagonal].map((each) => Math.round(each * 10) / 10)).toEqual([2.4, 3.2, 4])
     expect(threeFourFive(5, 2.45, 0.1)!.b).toBeLessThanOrEqual(2.45)
     expect(threeFourFive(0.2, 0.2, 0.1)).toBeUndefined()
+  })
+})
+
+describe('a post that is pulled along', () => {
+  it('comes to rest half way between its neighbours, wherever they stand', () => {
+    const found = snapStation(6.03, { before: 4.8, after: 7.2, step: 0.01, reach: 0.05 })
+    expect(found).toEqual({ station: 6, to: 'equal bays' })
   })
 })
 

@@ -65,6 +65,9 @@ describe('tops that follow the ground', () => {
       [0, 0].map(() => expect.closeTo(0, 12)),
     )
   })
+  it('lie on the rake of the ground where nothing may bend', () => {
+    expect(followTops([0, 1, 2], [0, 0.1, 0.2], 1.8, 0)).toEqual([1.8, 1.9, 2].map((top) => expect.closeTo(top, 9)))
+  })
   property.prop([ground(20), millimetres(-3_000, 3_000)])('go up with the datum and with nothing else', (of, by) => {
     const before = followTops(of.stations, of.levels, 1.8)
     const after = followTops(
