@@ -43,7 +43,6 @@ const VIEWS: {
   { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
   { name: 'set-out', path: (job: string) => `${job}/set-out?post=E3`, size: DESK, of: ENTRANCE },
   { name: 'gate', path: (job: string) => `${job}/set-out?post=E5`, size: DESK, tap: 'Gate', of: ENTRANCE },
-  { name: 'plate', path: (job: string) => `${job}/set-out?post=M2`, size: DESK, tap: 'Beside', of: ENTRANCE },
   { name: 'phone-set-out', path: (job: string) => `${job}/set-out?post=E3`, size: PHONE, of: ENTRANCE },
   { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
   {
