@@ -19,11 +19,17 @@ export const LIMITS = {
   obstacles: 100,
   segments: 20,
   layers: 8,
-  /** Of one post: pulls, and things met in its hole. */
+  /** Of one post: holes of its plate, pulls, and things met in its hole. */
   plateHoles: 12,
   oldHoles: 40,
   pulls: 20,
   met: 20,
+  pours: 1_000,
+  /** Of one pour: what went in by turns, and its checks. */
+  lifts: 200,
+  checks: 200,
+  /** Three weeks. */
+  forecastHours: 504,
 } as const
 
 /** Largest files, bytes. */

@@ -43,6 +43,7 @@ export const methodRows: readonly MethodRow[] = [
     name: 'Steel pin in the old footing',
     fixedMinutes: 75,
     bring: ['props and stakes', 'grout for socket and joint', 'bonding resin', 'preservative for the bore'],
+    resin: 'bonding-resin',
     steps: [
       { key: 'prop', text: 'Prop or tie the panels before anything is cut.', doNotSkip: true },
       { key: 'break-off', text: 'Break the post off at the ground.' },
@@ -103,6 +104,7 @@ export const methodRows: readonly MethodRow[] = [
     name: 'New anchors for the plate',
     fixedMinutes: 60,
     bring: ['a hammer drill and its bit', 'a brush and a pump for the holes', 'shims', 'anchor resin'],
+    resin: 'anchor-resin',
     steps: [
       { key: 'prop', text: 'Prop the post both ways before a nut is loosed.', doNotSkip: true },
       { key: 'slab', text: 'Sound the slab with a hammer: a hollow or cracked one holds no anchor.', doNotSkip: true },

@@ -8,7 +8,9 @@ import { localRules } from './localRules'
 import { materials } from './materials'
 import { fillings, mixes } from './mixes'
 import { parts } from './parts'
+import { resins } from './resins'
 import { soils } from './soils'
+import { stations } from './stations'
 import { supply } from './supply'
 
 /** The product's own working values: shown as such, replaceable for a workspace and for a job. */
@@ -30,6 +32,8 @@ export const tables: Tables = {
     waterside: { name: 'Waterside', factor: 1.03 },
   },
   localRules,
+  resins,
+  stations,
   // Calibrated: the standard fence stands plumb for 12 to 15 years in its median; see docs/how-it-computes.md.
   experience: { ground: 0.4, part: 0.65 },
   units: 'metric',

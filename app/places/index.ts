@@ -2,12 +2,13 @@ import { cause } from './cause'
 import { hole } from './hole'
 import { look } from './look'
 import type { Place } from './place'
+import { pour } from './pour'
 import { repair } from './repair'
 import { setOut } from './set-out'
 import { sheet } from './sheet'
 import { walk } from './walk'
 
 /** In working order. */
-export const PLACES: readonly Place[] = [walk, look, cause, repair, hole, setOut, sheet]
+export const PLACES: readonly Place[] = [walk, look, cause, repair, hole, setOut, pour, sheet]
 
 export const placeOf = (key: unknown): Place | undefined => PLACES.find((place) => place.key === key)

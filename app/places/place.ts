@@ -10,10 +10,12 @@ export interface Place {
   says: string
   /**
    * What the drawing beside it shows: the post as it stands, the line with its bays measured out, the post with the
-   * repair in hand, the same between its strings with their gaps. A place with a page of its own draws there, with the
-   * repair.
+   * repair in hand, the same between its strings with their gaps; or a drawing of the place's own. A place with a page
+   * of its own draws there, with the repair.
    */
-  draws: 'as-it-stands' | 'building' | 'repaired' | 'strings' | 'own-page'
+  draws: 'as-it-stands' | 'building' | 'repaired' | 'strings' | 'itself' | 'own-page'
+  /** Of a place that draws itself. */
+  drawing?: () => Promise<{ default: Component }>
   /** The hole of the repair in hand can be pulled on in the drawing. */
   hasGrips?: true
   panel: () => Promise<{ default: Component }>

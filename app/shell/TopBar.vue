@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import SaveSign from './SaveSign.vue'
+import WetSign from './WetSign.vue'
 import { usePreferencesStore } from '~/session/preferences'
 import { useFinder } from './useFinder'
 
@@ -41,6 +42,7 @@ const isMetric = computed(() => preferences.units === 'metric')
       >{{ isMetric ? 'm' : 'ft in' }}</v-btn
     >
     <v-btn variant="text" class="find" title="Find or do anything (/)" @click="finder.show('find')">find /</v-btn>
+    <WetSign />
     <SaveSign />
   </header>
 </template>

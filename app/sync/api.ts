@@ -1,7 +1,10 @@
 import type { NewJob } from '~~/core/document/newJob'
 import type { VersionedBatch } from '~~/core/edit/batch'
 import type { AppliedAnswer, CreatedJob, JobAnswer, ListPage, PictureAnswer, Problem } from '~~/shared/contract'
+import type { Forecast } from '~~/core/weather/forecast'
+import type { Mood } from '~~/core/weather/simulated'
 import { checksumOf } from './checksum'
+import { hearServer } from './clock'
 
 /** What the server says when it refuses; `status` 0 when it was not reached. */
 export class Refusal extends Error {
@@ -46,12 +49,14 @@ const foreign = (status: number) =>
  */
 async function ask<T>(path: string, isOurs: (said: T) => boolean, how: RequestInit = READ): Promise<T> {
   let answer: Response
+  const asked = Date.now()
   try {
     answer = await fetch(`/api${path}`, how)
   } catch {
     throw new Refusal(0, 'No connection. What you entered waits on this device.')
   }
   const said = await dataOf<T & Partial<Problem>>(answer)
+  hearServer(answer.headers.get('date'), asked, Date.now())
   if (answer.ok) {
     if (said === undefined || !isOurs(said)) throw foreign(answer.status)
     return said
@@ -70,6 +75,8 @@ async function dataOf<T>(answer: Response): Promise<T | undefined> {
   return typeof said === 'object' && said !== null ? said : undefined
 }
 
+const isForecast = ({ place, hours, issuedAt }: Forecast) =>
+  typeof place === 'string' && typeof issuedAt === 'string' && Array.isArray(hours) && hours.length > 0
 const isVersion = (value: unknown) => Number.isInteger(value) && (value as number) >= 1
 const isPage = ({ jobs }: ListPage) => Array.isArray(jobs)
 const isJob = (id: string) => (said: JobAnswer) => said.id === id && isVersion(said.version) && !!said.job?.lines
@@ -83,6 +90,9 @@ const picturePath = (id: string, picture: string) => `${jobPath(id)}/photographs
 /** Where the server shows a picture from. */
 export const pictureAddress = (id: string, picture: string): string => `/api${picturePath(id, picture)}`
 
+/** A forecast that lets itself be waited for longer is none: the last one goes on counting, ms. */
+const PATIENCE = 5_000
+
 export interface ListQuery {
   after?: string
   search?: string
@@ -91,6 +101,13 @@ export interface ListQuery {
 }
 
 export const api = {
+  /** @param mood for trying, where the demo jobs are */
+  readForecast: (place: string, from: string, hours: number, mood?: Mood) =>
+    ask<Forecast>(
+      `/forecast?${new URLSearchParams({ place, from, hours: String(hours), ...(mood ? { mood } : {}) })}`,
+      (said) => isForecast(said) && said.place === place,
+      { ...READ, signal: AbortSignal.timeout(PATIENCE) },
+    ),
   listJobs: (query: ListQuery = {}) => ask<ListPage>(`/jobs?${new URLSearchParams({ ...query })}`, isPage),
   readJob: (id: string) => ask<JobAnswer>(jobPath(id), isJob(id)),
   /** @param key given once for what a person asked for once: asked for again, it is the same job */

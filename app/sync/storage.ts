@@ -4,6 +4,7 @@ import type { Job } from '~~/core/document/job'
 import type { VersionedBatch } from '~~/core/edit/batch'
 import type { Command } from '~~/core/edit/commands'
 import type { Conflict } from '~~/core/edit/rebase'
+import type { Forecast } from '~~/core/weather/forecast'
 
 /*
  * What this device keeps: the last known copy of each job, all that waits to be sent, what was refused, the
@@ -49,6 +50,13 @@ export interface WayBack {
   redo: Step[]
 }
 
+/** The last good forecast of a station, and when it came. */
+export interface KeptForecast {
+  place: string
+  heardAt: number
+  forecast: Forecast
+}
+
 export interface KeptPicture {
   id: string
   jobId: string
@@ -63,6 +71,7 @@ class DeviceDatabase extends Dexie {
   conflicts!: Table<KeptConflicts, string>
   wayBack!: Table<WayBack, string>
   pictures!: Table<KeptPicture, string>
+  forecasts!: Table<KeptForecast, string>
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options)
@@ -87,10 +96,11 @@ class DeviceDatabase extends Dexie {
             way[key] = way[key].map((step) => (Array.isArray(step) ? { back: step, made: [] } : step))
         }),
     )
+    this.version(5).stores({ forecasts: 'place' })
   }
 }
 
-const TABLES = ['jobs', 'outbox', 'tray', 'conflicts', 'wayBack', 'pictures'] as const
+const TABLES = ['jobs', 'outbox', 'tray', 'conflicts', 'wayBack', 'pictures', 'forecasts'] as const
 type TableName = (typeof TABLES)[number]
 
 /**
@@ -125,6 +135,9 @@ export class DeviceStorage {
   }
   get pictures() {
     return this.#database.pictures
+  }
+  get forecasts() {
+    return this.#database.forecasts
   }
 
   /** Reads and writes all or nothing; done again in memory where the browser does not let it. */

@@ -147,8 +147,9 @@ export const settingCalculation = calculation({
     equivalentAge: 'h at 20 °C',
     share: 'of the 28-day strength at the end',
     workingMinutes: 'minutes from the pour',
-    milestones: '{ props, boards, gate } in hours from the pour, the last temperature held; null where it never comes',
-    expected: '{ props, boards, gate } as { from, to } in hours: ± 25 % before three days at 20 °C',
+    milestones:
+      '{ props, boards, gate, frostSafe } in hours from the pour, the last temperature held; null where it never comes, and frostSafe with cement',
+    expected: '{ props, boards, gate, frostSafe } as { from, to } in hours: ± 25 % before three days at 20 °C',
   },
   run({ mix, cement, temperatures, temperature: held, hours }, tables) {
     if ((mix === undefined) === (cement === undefined))

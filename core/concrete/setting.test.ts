@@ -13,7 +13,6 @@ import {
   mixPour,
   setting,
   strengthShare,
-  weatherWarnings,
   type Hardening,
 } from './setting'
 import { brokenOut, concreteSupply, supplyOptions } from './supply'
@@ -42,7 +41,7 @@ describe('time and temperature', () => {
   it('reaches 0.30 in the worked hours', () => {
     expect(setting(held(20)).milestones.props).toBeCloseTo(19.9, 1)
     expect(setting(held(5)).milestones.props).toBeCloseTo(67.9, 1)
-    expect(setting(held(-3)).milestones).toEqual({ props: null, boards: null, gate: null })
+    expect(setting(held(-3)).milestones).toEqual({ props: null, boards: null, gate: null, frostSafe: null })
     expect(setting(held(-3)).workingMinutes).toBeNull()
   })
 
@@ -62,6 +61,15 @@ describe('time and temperature', () => {
     expect(setting({ ...postMix, strength: 2e6, temperatures: [20] }).milestones.props).toBeNull()
   })
 
+  it('says from when frost does no harm, by the strength alone', () => {
+    // 3.5 of 15 MPa are a share of 0.2333: 1/6 h × 24^(0.2333 / 0.3) = 1.975 h; of 20 MPa 0.175, normal cement 10.57 h.
+    expect(setting({ ...postMix, temperatures: [20] }).milestones.frostSafe).toBeCloseTo(1.975, 2)
+    const general = mixPour(tables.mixes.find(({ key }) => key === 'general-20')!)
+    expect(setting({ ...general, temperatures: [20] }).milestones.frostSafe).toBeCloseTo(10.57, 2)
+    expect(setting({ ...cementPour('normal'), temperatures: [20] }).milestones.frostSafe).toBeNull()
+    expect(setting({ ...postMix, strength: 3e6, temperatures: [20] }).milestones.frostSafe).toBeNull()
+  })
+
   it('walks through an hourly forecast', () => {
     const forecast = [10, 8, 6, 4, 2, -1, -2, 0, 3, 7]
     const { equivalentAge: age, milestones } = setting({ ...cementPour('rapid'), temperatures: forecast })
@@ -71,14 +79,6 @@ describe('time and temperature', () => {
     )
     expect(milestones.props!).toBeGreaterThan(forecast.length)
     expect(equivalentAge([20, 20], 1.5)).toBeCloseTo(1.5, 12)
-  })
-
-  it('warns of frost on green concrete and of heat', () => {
-    expect(weatherWarnings({ ...postMix, temperatures: [5, 3, -1] })).toEqual([
-      expect.stringContaining('Frost 2 h after the pour'),
-    ])
-    expect(weatherWarnings({ ...postMix, temperatures: [...Array<number>(48).fill(15), -1] })).toEqual([])
-    expect(weatherWarnings({ ...postMix, temperatures: [33] })).toEqual([expect.stringContaining('Over 30 °C')])
   })
 
   it('takes the mean of a day for the ground', () => {

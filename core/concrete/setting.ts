@@ -96,19 +96,41 @@ export function ageOfShare(share: number, hardening: Hardening): Hours {
 const fastPoints = (hard: Minutes) => [[hard / 60, 0] as const, ...FAST_SHARES]
 
 export interface Milestone {
-  key: 'props' | 'boards' | 'gate'
+  key: 'props' | 'boards' | 'gate' | 'frostSafe'
   says: string
   share: number
   /** And at least this much strength, Pa. */
   strength?: Pascals
 }
 
+/** Concrete must not freeze before it is this strong, after ACI 306, Pa. */
+const FROST_PROOF: Pascals = 3.5e6
+
 /** What may be done when. */
 export const MILESTONES: readonly Milestone[] = [
   { key: 'props', says: 'props may be loosened', share: 0.3, strength: 3e6 },
   { key: 'boards', says: 'rails and boards back', share: 0.45 },
   { key: 'gate', says: 'gate hung, load on', share: 0.7 },
+  // By its strength alone: of concrete whose class is unknown it is not known either.
+  { key: 'frostSafe', says: 'frost can do it no harm', share: 0, strength: FROST_PROOF },
 ]
+
+/**
+ * The share of its 28-day strength that a milestone wants of a concrete.
+ *
+ * @param strength at 28 days, where it is known, Pa
+ * @returns null where nothing can be said, or it never gets so strong
+ * @example shareWanted(frostSafe, 15e6) // 0.233
+ */
+export function shareWanted(
+  { share, strength: least }: Pick<Milestone, 'share' | 'strength'>,
+  strength: Pascals | undefined,
+): number | null {
+  if (least === undefined) return share
+  if (strength === undefined) return share > 0 ? share : null
+  const wanted = Math.max(share, least / strength)
+  return wanted > 1 ? null : wanted
+}
 
 export interface SettingQuestion {
   hardening: Hardening
@@ -141,10 +163,12 @@ export function setting(question: SettingQuestion): Setting {
   const { hardening, stiffens, strength, temperatures, hours } = question
   const age = equivalentAge(temperatures, hours)
   const stiff = hoursToAge(stiffens / 60, temperatures)
-  const reached = MILESTONES.map(({ key, share, strength: least }) => {
-    const wanted = least !== undefined && strength !== undefined ? Math.max(share, least / strength) : share
-    const ageThen = ageOfShare(Math.min(1, wanted), hardening)
-    const hoursThen = wanted > 1 ? null : hoursToAge(ageThen, temperatures)
+  const reached = MILESTONES.map((milestone) => {
+    const wanted = shareWanted(milestone, strength)
+    const { key } = milestone
+    if (wanted === null) return { key, hours: null, expected: null }
+    const ageThen = ageOfShare(wanted, hardening)
+    const hoursThen = hoursToAge(ageThen, temperatures)
     return { key, hours: hoursThen, expected: hoursThen === null ? null : expectedBetween(hoursThen, ageThen) }
   })
   return {
@@ -198,29 +222,6 @@ export function mixPour(mix: Mix): Omit<SettingQuestion, 'temperatures'> {
   const hardening: Hardening = fast ? { kind: 'fast', hard: mix.hard } : { kind: 'cement', cement: 'normal' }
   const strength = mix.supply === 'batch' ? handBatchStrength(mix.waterCement) : mix.strength
   return { hardening, stiffens: mix.stiffens, strength }
-}
-
-/** Concrete must not freeze before it is this strong, after ACI 306, Pa. */
-const FROST_PROOF: Pascals = 3.5e6
-const HOT: Celsius = 30
-
-/**
- * Frost and heat in the hours after a pour.
- *
- * @returns words, none when the forecast is kind
- */
-export function weatherWarnings({ hardening, strength = Infinity, temperatures }: SettingQuestion): string[] {
-  const warnings: string[] = []
-  let age = 0
-  const freezes = temperatures.findIndex((celsius) => {
-    const green = strengthShare(age, hardening) * strength < FROST_PROOF
-    age += hardeningRate(celsius)
-    return celsius < 0 && (strength === Infinity ? age < ageOfShare(0.3, hardening) : green)
-  })
-  if (freezes >= 0)
-    warnings.push(`Frost ${freezes} h after the pour, before the concrete can stand it: cover it, or pour another day.`)
-  if (temperatures.some((celsius) => celsius > HOT)) warnings.push('Over 30 °C: shade, cool water, less time to work.')
-  return warnings
 }
 
 /** Air to ground where only air is forecast: the mean of the 24 h before; a working value. */

@@ -2,7 +2,7 @@ import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../errors'
 import { hardeningRate } from './setting'
-import { hardenedBy, meanOfLastDay, milestoneTime, minutesUntil, wetMarks, type Span } from './wetClock'
+import { hardenedBy, meanOfLastDay, milestoneTime, minutesUntil, type Span } from './wetClock'
 
 const spans = fc.array(
   fc.record({ minutes: fc.integer({ min: 1, max: 180 }), temperature: fc.integer({ min: -8, max: 32 }) }),
@@ -29,10 +29,6 @@ describe('a clock on wet concrete', () => {
     expect(meanOfLastDay([held(30, 600), ...day])).toBeCloseTo(5, 9)
     const known = hardenedBy(24 * 60, day)
     expect(minutesUntil(known + 60 * hardeningRate(5), day)).toBeCloseTo(25 * 60, 6)
-  })
-  it('asks for a check at half, the last touch at four fifths', () => {
-    const marks = wetMarks(10, [held(20)])
-    expect(marks).toEqual({ check: 5, 'last-touch': expect.closeTo(8, 9), 'hands-off': expect.closeTo(10, 9) })
   })
   property.prop([spans, fc.integer({ min: 1, max: 600 })])(
     'says what adding minute by minute says, the last one interpolated',

@@ -17,35 +17,44 @@ const DAY: Minutes = 24 * HOUR
  * Rates are constant within a span; past the last one the mean temperature of its last 24 hours holds.
  *
  * @param wanted equivalent minutes at 20 °C, at least 0
+ * @param rateOf what hardens otherwise than concrete: its speed, and `wanted` in what that counts
  * @returns null where it never comes: at or under freezing from then on
  * @throws InputError without any span
  * @source ∫ rate dt, the rate as {@link hardeningRate}
  * @example minutesUntil(5, [{ minutes: 60, temperature: 5 }]) // 17.1
  * @example minutesUntil(5, [{ minutes: 10, temperature: 5 }, { minutes: 60, temperature: 15 }]) // 12.8
  */
-export function minutesUntil(wanted: Minutes, spans: readonly Span[]): Minutes | null {
+export function minutesUntil(
+  wanted: Minutes,
+  spans: readonly Span[],
+  rateOf: (celsius: Celsius) => number = hardeningRate,
+): Minutes | null {
   if (spans.length === 0) throw new InputError('spans', spans, 'at least one span of known temperature')
   let [done, passed] = [0, 0]
   for (const { minutes, temperature } of spans) {
-    const rate = hardeningRate(temperature)
+    const rate = rateOf(temperature)
     if (done + rate * minutes >= wanted) return passed + (rate > 0 ? (wanted - done) / rate : 0)
     done += rate * minutes
     passed += minutes
   }
-  const rate = hardeningRate(meanOfLastDay(spans))
+  const rate = rateOf(meanOfLastDay(spans))
   return rate > 0 ? passed + (wanted - done) / rate : null
 }
 
 /** How much of hardening a pour has behind it after so many minutes, in minutes at 20 °C. */
-export function hardenedBy(minutes: Minutes, spans: readonly Span[]): Minutes {
+export function hardenedBy(
+  minutes: Minutes,
+  spans: readonly Span[],
+  rateOf: (celsius: Celsius) => number = hardeningRate,
+): Minutes {
   let [done, left] = [0, minutes]
   for (const span of spans) {
     const taken = Math.min(left, span.minutes)
-    done += hardeningRate(span.temperature) * taken
+    done += rateOf(span.temperature) * taken
     left -= taken
     if (left <= 0) return done
   }
-  return done + hardeningRate(meanOfLastDay(spans)) * left
+  return done + rateOf(meanOfLastDay(spans)) * left
 }
 
 /** Over the last 24 hours that are known, each span by its length. */
@@ -67,18 +76,6 @@ export const WET_MARKS = [
   { key: 'hands-off', share: 1, says: 'hands off' },
 ] as const
 export type WetMark = (typeof WET_MARKS)[number]['key']
-
-/**
- * When a wet post is checked, touched last and left alone, minutes from the first water on mix.
- *
- * @param stiffens of the mix at 20 °C
- * @returns null for a mark that never comes
- */
-export const wetMarks = (stiffens: Minutes, spans: readonly Span[]): Record<WetMark, Minutes | null> =>
-  Object.fromEntries(WET_MARKS.map(({ key, share }) => [key, minutesUntil(share * stiffens, spans)])) as Record<
-    WetMark,
-    Minutes | null
-  >
 
 /** Before so many hours at 20 °C strength by time is a rough guide: so much of the equivalent age either way. */
 const ROUGH_BEFORE: Hours = 72

@@ -38,4 +38,4 @@ export function countedMinutes(quantities: WorkQuantities, rates: WorkRates): Re
 }
 
 /** Concrete of the bag that the rates speak of, m³. */
-const BAG_YIELDS: CubicMetres = 0.01
+export const BAG_YIELDS: CubicMetres = 0.01

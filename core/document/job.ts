@@ -1,4 +1,5 @@
 import type { InferType } from 'yup'
+import type { liftSchema, pourCheckSchema, pourSchema } from './pourSchema'
 import type { gateSchema, lineSetOutSchema } from './setOutSchema'
 import type {
   footingSchema,
@@ -37,6 +38,10 @@ export type RepairChoice = InferType<typeof repairSchema>
 export type Hole = InferType<typeof holeSchema>
 /** A photograph of a post; the picture itself is stored beside the document, under its identity. */
 export type Photograph = InferType<typeof photographSchema>
+/** Concrete or resin that was started at a post. */
+export type Pour = InferType<typeof pourSchema>
+export type PourCheck = InferType<typeof pourCheckSchema>
+export type Lift = InferType<typeof liftSchema>
 /** What a person says of the cause, beside what the readings say: both are kept. */
 export type Judgement = InferType<typeof judgementSchema>
 export type Verdict = NonNullable<Judgement['found']>

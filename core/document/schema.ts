@@ -63,6 +63,7 @@ import {
   roadsideSchema,
   standsSchema,
 } from './setOutSchema'
+import { pourSchema } from './pourSchema'
 import type { Tables } from '../tables/tables'
 
 /*
@@ -419,7 +420,24 @@ export const siteSchema = record({
   season: choice(SEASONS),
   /** A set of local rules: its figures hold where none is given here. */
   rules: tableKey('set of local rules', ({ localRules }: Tables) => localRules),
+  /** The station of its forecast, and the zone that its hours are shown in. */
+  place: tableKey('station', ({ stations }: Tables) => stations),
+  timeZone: text(LONGEST.key).test(
+    'zone',
+    'the name of a time zone, as Europe/Lisbon',
+    (zone) => zone === undefined || isTimeZone(zone),
+  ),
 })
+
+/** Whether times can be shown in it. */
+function isTimeZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone })
+    return true
+  } catch {
+    return false
+  }
+}
 
 const exactly = <const T extends string>(value: T) => string().required(`"${value}"`).oneOf([value], `"${value}"`)
 export const jobSchema = record({
@@ -435,4 +453,5 @@ export const jobSchema = record({
     .required('a list of lines')
     .min(1, 'at least one line')
     .max(LIMITS.lines, `at most ${LIMITS.lines} lines`),
+  pours: listOfAtMost(LIMITS.pours, 'pours', pourSchema),
 })

@@ -40,6 +40,12 @@ export const STRING_SIDES = ['near', 'far'] as const
 export const CUT_ORDERS = ['first', 'in-place'] as const
 /** What is made to fit the other: the opening to the leaf, or the leaf to the opening. */
 export const HUNG_BY = ['leaf', 'opening'] as const
+/** How a wet post was checked, on which face, and why one moved that was let go of. */
+export const CHECKED_HOW = ['level', 'eye', 'stream'] as const
+export const FACES = ['along', 'across'] as const
+export const MOVED_WHY = ['thin-back', 'too-wet', 'string-pushed', 'none'] as const
+/** The state in which a wet post was left for the night. */
+export const OVERNIGHT = ['propped', 'covered', 'barred', 'signed'] as const
 export const STANDING_SHAPES = ['square', 'round'] as const
 /** What is met while digging, on which side of the hole, and what was decided on it. */
 export const MET_KINDS = [

@@ -1,5 +1,5 @@
 import { InputError } from '../errors'
-import type { Job, Line, Post } from '../document/job'
+import type { Job, Line, Post, Pour } from '../document/job'
 
 /* How a document is changed: what is given stays as it is, a changed copy comes back. */
 
@@ -70,5 +70,19 @@ export function inOrder(line: Line): Line {
   return { ...line, posts: [...line.posts].sort((a, b) => a.station - b.station) }
 }
 
+export interface PourAddress {
+  /** Its identity. */
+  pour: string
+}
+export const findPour = (job: Job, { pour }: PourAddress): Pour | undefined => job.pours?.find(({ id }) => id === pour)
+
+/** @throws InputError when there is none */
+export function mapPour(job: Job, address: PourAddress, change: (pour: Pour) => Pour): Job {
+  const pour = findPour(job, address)
+  if (!pour) throw new InputError('pour', address.pour, 'a pour of this job')
+  return { ...job, pours: withItem(job.pours, pour.id, change(pour))! }
+}
+
+export const pourTarget = ({ pour }: PourAddress): string[] => ['pour', pour]
 export const lineTarget = ({ line }: LineAddress): string[] => ['line', line]
 export const postTarget = ({ line, post }: PostAddress): string[] => ['line', line, 'post', post]

@@ -41,6 +41,9 @@ function touchedPart(job: Job, commands: readonly Command[]): Job {
       return { ...line, posts: line.posts.filter(({ id }, i) => posts.has(id) || (i === 0 && facts.has(line.id))) }
     })
     .filter((line) => line.posts.length > 0)
+  // Pours stand beside the lines: one post stands for all of them.
+  const isPourAlone = commands.every((command) => targetOf(command)[0] === 'pour')
+  if (isPourAlone) return { ...job, lines: [{ ...job.lines[0]!, posts: job.lines[0]!.posts.slice(0, 1) }] }
   // A part without a line is no job: an edit of the job itself, or the last post of a line taken out.
   return lines.length > 0 && job.lines.every((line) => line.posts.length > 0) ? { ...job, lines } : job
 }

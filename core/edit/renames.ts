@@ -1,4 +1,4 @@
-import type { Job, Line, Post } from '../document/job'
+import type { Job, Line, Post, Pour } from '../document/job'
 import type { CommandBatch } from './apply'
 import type { Command } from './commands'
 
@@ -63,9 +63,16 @@ export function renamed<C extends Command>(command: C, { lines, posts }: Renames
     ...command,
     ...(line !== undefined && lines.has(line) ? { line: lines.get(line) } : {}),
     ...(post !== undefined && posts.has(post) ? { post: posts.get(post) } : {}),
+    ...(command.name === 'putPour' && command.value ? { value: renamedPour(command.value, { lines, posts }) } : {}),
     ...(put && value ? { value: renamedThing(value as Line | Post, { lines, posts }) } : {}),
   }
 }
+
+const renamedPour = (pour: Pour, { lines, posts }: Renames): Pour => ({
+  ...pour,
+  line: lines.get(pour.line) ?? pour.line,
+  post: posts.get(pour.post) ?? pour.post,
+})
 
 function renamedThing(thing: Line | Post, names: Renames): Line | Post {
   if (!('posts' in thing)) return { ...thing, id: names.posts.get(thing.id) ?? thing.id }

@@ -19,9 +19,9 @@ export interface Assumption {
   why: string
 }
 
-type SiteAsked = 'name' | 'rules' | 'target' | 'van'
+type SiteAsked = 'name' | 'rules' | 'target' | 'van' | 'place' | 'timeZone'
 export type ResolvedSite = Required<Omit<Site, SiteAsked>> &
-  Pick<Site, 'rules' | 'target' | 'van'> & {
+  Pick<Site, 'rules' | 'target' | 'van' | 'place' | 'timeZone'> & {
     name: string
     /** By years, whatever else a line asks for. */
     asked: { targetReturnYears: Years; leanReturnYears?: Years | undefined }

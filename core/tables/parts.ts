@@ -120,6 +120,8 @@ export interface MethodRow {
   cautions: readonly string[]
   /** What it wants brought beside its parts and its concrete, in words. */
   bring: readonly string[]
+  /** What it bonds with, by the key of a resin: that has a clock of its own. */
+  resin?: string
   /** Causes that it takes away, beside those that name it. */
   answers?: readonly Cause[]
 }

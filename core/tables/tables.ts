@@ -7,6 +7,8 @@ import type { AnySoil } from '../ground/soil'
 import type { Exposure, LineKind } from '../wind/fence'
 import type { Experience } from '../wind/experience'
 import type { Materials } from '../timber/materials'
+import type { Resin } from '../concrete/resin'
+import type { Station } from '../weather/simulated'
 import type { RepairParts } from './parts'
 import type { LengthSystem } from '../units/length'
 import type { Metres, MetresPerSecond, Years } from '../units/types'
@@ -66,6 +68,10 @@ export interface Tables {
   conditions: readonly ConditionRow[]
   experience: Experience
   localRules: readonly LocalRules[]
+  /** What bonds pins and anchors, and has a clock as concrete has. */
+  resins: readonly Resin[]
+  /** Where the weather is forecast for. */
+  stations: readonly Station[]
   /** What people here read and dig in. */
   units: LengthSystem
   digging: DiggingCustoms

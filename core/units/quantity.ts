@@ -22,6 +22,10 @@ export interface Measures {
   force: (force: Newtons) => string
   /** As a spring balance shows it. */
   pull: (force: Newtons) => string
+  /** Of air, ground or mix. */
+  temperature: (celsius: number) => string
+  /** Of an hour, mm. */
+  rain: (millimetres: number) => string
   volume: (volume: CubicMetres) => string
   volumeParts: (volume: CubicMetres) => Parts
   /** On the ground. */
@@ -50,6 +54,10 @@ export function measuresIn(
       units === 'metric' ? `${(force / 1e3).toFixed(1)} kN` : `${Math.round(force / POUND_FORCE / 10) * 10} lb`,
     pull: (force) =>
       units === 'metric' ? `${Math.round(force / GRAVITY)} kg` : `${Math.round(force / POUND_FORCE)} lb`,
+    temperature: (celsius) =>
+      signed(units === 'metric' ? `${Math.round(celsius)} °C` : `${Math.round(celsius * 1.8 + 32)} °F`),
+    rain: (millimetres) =>
+      units === 'metric' ? `${roughly(millimetres)} mm` : `${(millimetres / 25.4).toFixed(1)} in`,
     volume(volume) {
       const { value, unit } = volumeParts(volume)
       return `${value} ${unit}`
@@ -63,6 +71,9 @@ export function measuresIn(
         : `${Math.round(strength / POUND_PER_SQUARE_INCH / 100) * 100} psi`,
   }
 }
+
+/** With a minus that is one. @example signed('-2 °C') // '−2 °C' */
+const signed = (figure: string) => figure.replace(/^-0 /, '0 ').replace('-', '−')
 
 /** Pounds on a square foot, Pa. */
 const PSF: Pascals = POUND_FORCE / FOOT ** 2

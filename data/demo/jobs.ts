@@ -13,6 +13,7 @@ const site: Site = {
   minimumDepth: 0.6,
   targetReturnYears: 50,
   season: 'wet',
+  place: 'bank',
 }
 
 const stands: Observations = { pushPivot: 'nothing-moves', probeAtGround: 0 }

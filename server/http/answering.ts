@@ -1,7 +1,18 @@
 import { defineEventHandler, setResponseHeader, setResponseStatus, type EventHandlerRequest, type H3Event } from 'h3'
 import { InputError } from '../../core/errors'
 import type { Problem } from '../../shared/contract'
-import { NotFound, NotJson, StaleVersion, Taken, TooLarge, TooLong, TooMuch, WrongHost, WrongMethod } from './failures'
+import {
+  Away,
+  NotFound,
+  NotJson,
+  StaleVersion,
+  Taken,
+  TooLarge,
+  TooLong,
+  TooMuch,
+  WrongHost,
+  WrongMethod,
+} from './failures'
 import { logFault } from './log'
 
 /** A route whose failures are answered by problem documents. */
@@ -34,6 +45,7 @@ export function problemOf(error: unknown): Problem {
     const { version, mine, theirs, message } = error
     return { type: 'conflict', title: 'Changed by others', status: 409, detail: message, version, mine, theirs }
   }
+  if (error instanceof Away) return { type: 'away', title: 'Away', status: 503, detail: error.message }
   if (error instanceof Taken) return { type: 'taken', title: 'Taken', status: 409, detail: error.message }
   if (error instanceof TooMuch) return { type: 'too-much', title: 'Too much', status: 429, detail: error.message }
   if (error instanceof WrongHost) return { type: 'host', title: 'Not here', status: 421, detail: error.message }

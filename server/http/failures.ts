@@ -31,6 +31,9 @@ export class TooLarge extends Error {
 
 export class NotJson extends Error {}
 
+/** What this server itself asks does not answer. */
+export class Away extends Error {}
+
 /** Something else is there under this name. */
 export class Taken extends Error {}
 

@@ -11,6 +11,7 @@ export const ROUTES: readonly (readonly [path: string, methods: readonly string[
   ['/api/jobs/:id/hole', ['GET']],
   ['/api/jobs/:id/photographs/:photograph', ['GET', 'PUT']],
   ['/api/calc/:name', ['POST']],
+  ['/api/forecast', ['GET']],
   ['/api/instruments/:kind', ['GET']],
 ]
 

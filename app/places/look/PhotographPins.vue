@@ -4,16 +4,14 @@ import { useFileDialog } from '@vueuse/core'
 import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
 import type { Photograph } from '~~/core/document/job'
-import { newIdentity } from '~/sync/identity'
-import { preparePhotograph } from './preparePhotograph'
+import { usePhotographs } from '~/job/usePhotographs'
 import { pictures } from '~/sync/device'
-import { usePreferencesStore } from '~/session/preferences'
 
 /** Photographs of the post, each pinned to a height on it. */
 const session = useJobSession()
 const { refused } = pictures
-const preferences = usePreferencesStore()
 const view = useJobView()
+const photographs = usePhotographs()
 
 const list = computed(() => view.post.value?.photographs ?? [])
 const dialog = useFileDialog({ accept: 'image/*', reset: true })
@@ -34,12 +32,7 @@ dialog.onChange(async (picked) => {
   busy.value = false
 })
 
-async function add(file: File): Promise<void> {
-  const { blob, ...facts } = await preparePhotograph(file, keepPlace.value)
-  const id = newIdentity()
-  await pictures.keep(session.id, id, blob)
-  await put({ id, ...facts, height: 0, ...preferences.signed() })
-}
+const add = (file: File) => photographs.add(file, { height: 0, keepPlace: keepPlace.value })
 const put = (value: Photograph) =>
   session.edit([{ name: 'putPhotograph', ...view.address.value, photograph: value.id, value }])
 const remove = (photograph: string) =>

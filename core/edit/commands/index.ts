@@ -2,14 +2,17 @@ import type { CommandKind } from '../command'
 import { choosePart } from './choosePart'
 import { chooseRepair } from './chooseRepair'
 import { putLine } from './putLine'
+import { notePour } from './notePour'
 import { putMark } from './putMark'
 import { putPhotograph } from './putPhotograph'
 import { putPost } from './putPost'
+import { putPour } from './putPour'
 import { renameJob } from './renameJob'
 import { setHole } from './setHole'
 import { setJudgement } from './setJudgement'
 import { setLine } from './setLine'
 import { setPost } from './setPost'
+import { setPour } from './setPour'
 import { setReading } from './setReading'
 import { setRepair } from './setRepair'
 import { setSite } from './setSite'
@@ -30,6 +33,9 @@ export const commandKinds = [
   setRepair,
   setJudgement,
   setHole,
+  putPour,
+  setPour,
+  notePour,
 ] as const
 
 type CommandOf<K> = K extends CommandKind<infer C> ? C : never

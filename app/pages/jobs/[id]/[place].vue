@@ -9,6 +9,8 @@ import FocusDrawing from '~/picture/FocusDrawing.vue'
 import OverviewStrip from '~/picture/OverviewStrip.vue'
 import { PLACES, placeOf } from '~/places'
 import type { Place } from '~/places/place'
+import { providePours } from '~/pours/pours'
+import { useAlarms } from '~/pours/useAlarms'
 import ConflictPanel from '~/shell/ConflictPanel.vue'
 import PlaceBar from '~/shell/PlaceBar.vue'
 import StorageNotice from '~/shell/StorageNotice.vue'
@@ -25,7 +27,7 @@ definePageMeta({
 })
 
 /** Before the choice of a repair the post is drawn as it stands. */
-const REPAIRED: (Place['draws'] | undefined)[] = ['repaired', 'strings', 'own-page']
+const REPAIRED: (Place['draws'] | undefined)[] = ['repaired', 'strings', 'itself', 'own-page']
 
 const router = useRouter()
 const id = String(useRoute().params.id)
@@ -33,6 +35,11 @@ const place = computed(() => placeOf(router.currentRoute.value.params.place))
 const open = provideOpenJob(id, () => REPAIRED.includes(place.value?.draws))
 const { session, view } = open
 useJobKeys(open)
+const pours = providePours(open)
+useAlarms(pours, (_line, post) => {
+  view.choose(post)
+  view.goTo('pour')
+})
 void session.refresh()
 void pictures.open(id)
 useEventListener('online', session.refresh)
@@ -42,7 +49,11 @@ useEventListener('focus', session.refresh)
 const saveJob = () => saveFile(jobFileName(session.job!.name), JSON.stringify(session.job, null, 2), 'application/json')
 
 const PANELS = new Map(PLACES.map(({ key, panel }) => [key, defineAsyncComponent(panel)]))
+const DRAWINGS = new Map(
+  PLACES.flatMap(({ key, drawing }) => (drawing ? [[key, defineAsyncComponent(drawing)] as const] : [])),
+)
 const panel = computed(() => PANELS.get(place.value?.key ?? ''))
+const drawing = computed(() => DRAWINGS.get(place.value?.key ?? ''))
 const onPhone = useMediaQuery('(max-width: 760px)')
 
 const overview = computed(() => (view.keptLine.value ? lineSummary(view.keptLine.value, tables.causes) : []))
@@ -89,8 +100,10 @@ watch(
       />
       <PlaceBar v-if="place" :place="place.key" />
       <component :is="panel" v-if="place?.draws === 'own-page'" />
-      <main v-else class="work">
+      <main v-else class="work" :class="{ itself: drawing }">
+        <component :is="drawing" v-if="drawing" class="drawing" />
         <FocusDrawing
+          v-else
           class="drawing"
           :building="place?.draws === 'building'"
           :strings="place?.draws === 'strings'"
@@ -140,6 +153,9 @@ watch(
   .work {
     grid-template-columns: 1fr;
     grid-template-rows: 34% minmax(0, 1fr);
+  }
+  .work.itself {
+    grid-template-rows: 40% minmax(0, 1fr);
   }
   .panel {
     border-left: 0;

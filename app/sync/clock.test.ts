@@ -1,0 +1,36 @@
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { clockError, hearServer, timeNow } from './clock'
+
+vi.hoisted(() => vi.stubGlobal('localStorage', undefined))
+
+const NOW = Date.UTC(2026, 10, 3, 9)
+const said = (after: number) => new Date(NOW + after).toUTCString()
+
+describe('the clock that a pour is reckoned by', () => {
+  afterEach(() => {
+    hearServer(said(0), NOW, NOW)
+    vi.useRealTimers()
+  })
+  it('is put right by the server where somebody has changed it', () => {
+    vi.useFakeTimers({ now: NOW })
+    hearServer(said(2 * 3_600_000), NOW - 200, NOW + 200)
+    expect(clockError.value).toBe(2 * 3_600_000 + 500)
+    expect(timeNow()).toBe(NOW + 2 * 3_600_000 + 500)
+    hearServer(said(0), NOW, NOW)
+    expect(clockError.value).toBe(0)
+    expect(timeNow()).toBe(NOW)
+  })
+  it('is left alone for less than a minute', () => {
+    hearServer(said(-59_000), NOW, NOW)
+    expect(clockError.value).toBe(0)
+    hearServer(said(-61_000), NOW, NOW)
+    expect(clockError.value).toBe(-60_500)
+  })
+  it('takes nothing from an answer that says no time, or took too long', () => {
+    hearServer(null, NOW, NOW)
+    hearServer('tomorrow', NOW, NOW)
+    hearServer(said(7_200_000), NOW, NOW + 6_000)
+    hearServer(said(7_200_000), NOW, NOW - 1)
+    expect(clockError.value).toBe(0)
+  })
+})

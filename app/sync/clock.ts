@@ -1,0 +1,33 @@
+import { computed } from 'vue'
+import { useLocalStorage } from '@vueuse/core'
+
+/*
+ * The clock that times are reckoned by: this device's, put right by the server's where it is wrong. A wet post does not
+ * wait for a device whose clock somebody has changed.
+ */
+
+/** Less than this is nobody's business: an answer is on its way so long, and the server says whole seconds, ms. */
+const TOLERANCE = 60_000
+/** An answer that took longer says nothing of the time, ms. */
+const QUICK = 5_000
+
+/** How far the server's clock is ahead of this device's when it was last heard, ms; kept for when there is no signal. */
+const ahead = useLocalStorage('vindex-clock-ahead', 0)
+
+/** What has to be added to this device's clock, ms; nothing where the two agree. */
+export const clockError = computed(() => (Math.abs(ahead.value) >= TOLERANCE ? ahead.value : 0))
+
+/**
+ * Takes the time that stands on an answer of the server.
+ *
+ * @param date  its `date`, whole seconds; null where it has none
+ * @param asked when it was asked and when it was heard, by this device's clock, ms
+ */
+export function hearServer(date: string | null, asked: number, heard: number): void {
+  const said = date === null ? NaN : Date.parse(date)
+  if (!Number.isFinite(said) || heard < asked || heard - asked > QUICK) return
+  ahead.value = Math.round(said + 500 - (asked + heard) / 2)
+}
+
+/** Now, ms since 1970. */
+export const timeNow = (): number => Date.now() + clockError.value
