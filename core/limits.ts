@@ -30,6 +30,11 @@ export const LIMITS = {
   checks: 200,
   /** Three weeks. */
   forecastHours: 504,
+  /** Of a plan of days. */
+  daysPlanned: 60,
+  hires: 40,
+  tasksOfDay: 2_000,
+  jobsOfDay: 20,
 } as const
 
 /** Largest files, bytes. */
@@ -46,6 +51,8 @@ export const LONGEST = {
   identity: 64,
   lineOrPost: 40,
   key: 60,
+  /** Of a task of a day: its job, line, post and step. */
+  taskOfDay: 220,
   name: 200,
   person: 100,
   note: 500,

@@ -1,6 +1,7 @@
 import type { Job } from '../core/document/job'
 import type { JobSummary } from '../core/document/summary'
 import type { Command } from '../core/edit/commands'
+import type { StormPost } from '../core/storm/watch'
 
 /* What crosses the wire, once for both sides. Times are ISO 8601 there. */
 
@@ -27,6 +28,16 @@ export interface ListPage {
   jobs: ListedJob[]
   /** To be handed back for the next page; absent on the last. */
   next?: string
+}
+
+/** Posts of a job that may go over within four days, the likeliest first. */
+export interface StormJob {
+  id: string
+  name: string
+  posts: StormPost[]
+}
+export interface StormAnswer {
+  jobs: StormJob[]
 }
 
 /** An entry of a job's history. */

@@ -1,8 +1,13 @@
 <script setup lang="ts">
 import { ESTIMATES } from '~/job/words'
 import { navigateTo } from '#imports'
-import { computed, onMounted } from 'vue'
+import { computed, onMounted, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
 import JobEntry from '~/jobs/JobEntry.vue'
+import StormWatch from '~/jobs/StormWatch.vue'
+import WetConcrete from '~/jobs/WetConcrete.vue'
+import { useStormWatch } from '~/jobs/useStormWatch'
+import { timeNow } from '~/sync/clock'
 import JobWays from '~/jobs/JobWays.vue'
 import TrayPanel from '~/jobs/TrayPanel.vue'
 import { useJobList } from '~/jobs/useJobList'
@@ -12,6 +17,11 @@ import StorageNotice from '~/shell/StorageNotice.vue'
 /** What needs somebody now, then every job with a sketch of its lines. */
 const { jobs, needing, failure, search, away, load, more, put } = useJobList()
 onMounted(load)
+const { jobs: storms, isOwn } = useStormWatch()
+const now = ref(timeNow())
+useIntervalFn(() => (now.value = timeNow()), 1_000)
+/** Jobs of which something was poured lately; what of it is wet or green, each says itself. */
+const poured = computed(() => (jobs.value ?? []).filter(({ summary }) => (summary.pours?.length ?? 0) > 0))
 
 /** The head of the page scrolls with the list: of thousands of jobs only those in sight are drawn. */
 const rows = computed(() => [undefined, ...(jobs.value ?? [])])
@@ -49,6 +59,16 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
               {{ failure }} <v-btn variant="text" @click="load">Try again</v-btn>
             </p>
             <TrayPanel />
+            <p v-if="storms.length && isOwn && !search" class="soft">
+              Without a signal: the wind as this device heard it last.
+            </p>
+            <StormWatch v-if="!search && !away" :jobs="storms" :now="now" />
+            <section v-if="poured.length && !search && !away" class="needs" aria-labelledby="wet-title">
+              <h2 id="wet-title">Concrete</h2>
+              <ul>
+                <WetConcrete v-for="each in poured" :key="each.id" :job="each" :now="now" />
+              </ul>
+            </section>
             <section v-if="needing.length && !search" class="needs" aria-labelledby="needs-title">
               <h2 id="needs-title">What needs you now: posts that wait for a repair</h2>
               <ul>

@@ -1,4 +1,5 @@
 import { cause } from './cause'
+import { day } from './day'
 import { hole } from './hole'
 import { look } from './look'
 import type { Place } from './place'
@@ -9,6 +10,6 @@ import { sheet } from './sheet'
 import { walk } from './walk'
 
 /** In working order. */
-export const PLACES: readonly Place[] = [walk, look, cause, repair, hole, setOut, pour, sheet]
+export const PLACES: readonly Place[] = [walk, look, cause, repair, hole, setOut, pour, day, sheet]
 
 export const placeOf = (key: unknown): Place | undefined => PLACES.find((place) => place.key === key)

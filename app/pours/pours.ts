@@ -1,4 +1,4 @@
-import { computed, inject, provide, ref, type InjectionKey } from 'vue'
+import { computed, inject, provide, ref, watch, type InjectionKey } from 'vue'
 import { useIntervalFn, useLocalStorage } from '@vueuse/core'
 import type { OpenJob } from '~/job/openJob'
 import { timeNow } from '~/sync/clock'
@@ -29,7 +29,10 @@ const untilMinute = useLocalStorage('vindex-here-until', 17 * 60)
 /** Everything that is wet, green or still to be poured in an open job, by the second. */
 export function createPours({ session, view }: OpenJob) {
   const now = ref(timeNow())
-  useIntervalFn(() => (now.value = timeNow()), TICK)
+  const tick = () => (now.value = timeNow())
+  useIntervalFn(tick, TICK)
+  // What was noted this moment is not ahead of the clock.
+  watch(() => session.job?.pours, tick, { flush: 'sync' })
   const weather = useForecast(() => session.job?.site?.place)
   const air = computed(() => weather.forecast.value && airOf(weather.forecast.value))
 

@@ -1,6 +1,14 @@
 import type { NewJob } from '~~/core/document/newJob'
 import type { VersionedBatch } from '~~/core/edit/batch'
-import type { AppliedAnswer, CreatedJob, JobAnswer, ListPage, PictureAnswer, Problem } from '~~/shared/contract'
+import type {
+  AppliedAnswer,
+  CreatedJob,
+  JobAnswer,
+  ListPage,
+  PictureAnswer,
+  Problem,
+  StormAnswer,
+} from '~~/shared/contract'
 import type { Forecast } from '~~/core/weather/forecast'
 import type { Mood } from '~~/core/weather/simulated'
 import { checksumOf } from './checksum'
@@ -112,6 +120,8 @@ export const api = {
   readJob: (id: string) => ask<JobAnswer>(jobPath(id), isJob(id)),
   /** @param key given once for what a person asked for once: asked for again, it is the same job */
   createJob: (wanted: NewJob, key: string) => ask<CreatedJob>('/jobs', isMade, post(JSON.stringify(wanted), key)),
+  stormWatch: (mood?: Mood) =>
+    ask<StormAnswer>(`/storm-watch${mood ? `?mood=${mood}` : ''}`, ({ jobs }) => Array.isArray(jobs)),
   /** Puts a job away; it can come back for thirty days. */
   deleteJob: (id: string) => ask<{ id: string }>(jobPath(id), isNamed(id), { ...READ, method: 'DELETE' }),
   restoreJob: (id: string) => ask<{ id: string }>(`${jobPath(id)}/restore`, isNamed(id), { ...READ, method: 'POST' }),

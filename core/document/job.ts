@@ -1,4 +1,5 @@
 import type { InferType } from 'yup'
+import type { daySchema } from './daySchema'
 import type { liftSchema, pourCheckSchema, pourSchema } from './pourSchema'
 import type { gateSchema, lineSetOutSchema } from './setOutSchema'
 import type {
@@ -38,6 +39,8 @@ export type RepairChoice = InferType<typeof repairSchema>
 export type Hole = InferType<typeof holeSchema>
 /** A photograph of a post; the picture itself is stored beside the document, under its identity. */
 export type Photograph = InferType<typeof photographSchema>
+/** The days that it is worked on, with who and what. */
+export type DaySetup = NonNullable<InferType<typeof daySchema>>
 /** Concrete or resin that was started at a post. */
 export type Pour = InferType<typeof pourSchema>
 export type PourCheck = InferType<typeof pourCheckSchema>

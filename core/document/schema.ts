@@ -63,6 +63,7 @@ import {
   roadsideSchema,
   standsSchema,
 } from './setOutSchema'
+import { daySchema } from './daySchema'
 import { pourSchema } from './pourSchema'
 import type { Tables } from '../tables/tables'
 
@@ -454,4 +455,5 @@ export const jobSchema = record({
     .min(1, 'at least one line')
     .max(LIMITS.lines, `at most ${LIMITS.lines} lines`),
   pours: listOfAtMost(LIMITS.pours, 'pours', pourSchema),
+  day: daySchema,
 })

@@ -2,7 +2,7 @@ import type { CauseTables } from '../cause/tables'
 import { leanSlopes } from '../setout/lean'
 import type { Metres } from '../units/types'
 import { postStates, type PostState } from './postState'
-import type { Job, Line } from './job'
+import type { Job, Line, Pour } from './job'
 
 /** A post as the thin line of an overview shows it. */
 export interface PostSummary {
@@ -19,10 +19,22 @@ export interface JobSummary {
   failed: number
   /** Failed or doubtful posts without a chosen repair. */
   undecided: number
+  /** The last pours, for the clocks on a list; a summary of before does not have them. */
+  pours?: SummedPour[]
+  /** The station of its forecast. */
+  place?: string
   /** The first of them, failed ones before doubtful ones: a summary of before does not have them. */
   waiting?: string[]
 }
 
+/** A pour without what it was reckoned with. */
+export type SummedPour = Pick<
+  Pour,
+  'id' | 'line' | 'post' | 'mix' | 'startedAt' | 'temperature' | 'lifts' | 'handsOffAt' | 'stiffAt'
+>
+
+/** So many pours are wet or green in one list at most. */
+const POURS = 12
 /** So many posts are named in a list. */
 const NAMED = 4
 
@@ -54,5 +66,23 @@ export function jobSummary(job: Job, causes: CauseTables): JobSummary {
     failed: states.filter((state) => state === 'failed').length,
     undecided: waiting.length,
     waiting: waiting.slice(0, NAMED),
+    ...(job.pours ? { pours: lastPours(job.pours) } : {}),
+    ...(job.site?.place === undefined ? {} : { place: job.site.place }),
   }
 }
+
+const lastPours = (pours: readonly Pour[]): SummedPour[] =>
+  [...pours]
+    .sort((a, b) => Date.parse(b.startedAt) - Date.parse(a.startedAt))
+    .slice(0, POURS)
+    .map(({ id, line, post, mix, startedAt, temperature, lifts, handsOffAt, stiffAt }) => ({
+      id,
+      line,
+      post,
+      mix,
+      startedAt,
+      ...(temperature === undefined ? {} : { temperature }),
+      ...(lifts ? { lifts } : {}),
+      ...(handsOffAt === undefined ? {} : { handsOffAt }),
+      ...(stiffAt === undefined ? {} : { stiffAt }),
+    }))

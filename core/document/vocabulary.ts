@@ -46,6 +46,10 @@ export const FACES = ['along', 'across'] as const
 export const MOVED_WHY = ['thin-back', 'too-wet', 'string-pushed', 'none'] as const
 /** The state in which a wet post was left for the night. */
 export const OVERNIGHT = ['propped', 'covered', 'barred', 'signed'] as const
+/** What a person may be put to on a day; to lift takes two. */
+export const SKILLS = ['dig', 'mix', 'saw', 'lift'] as const
+/** What a day is planned with, of which there are so many. */
+export const TOOLS = ['props', 'level', 'mixer', 'breaker', 'auger'] as const
 export const STANDING_SHAPES = ['square', 'round'] as const
 /** What is met while digging, on which side of the hole, and what was decided on it. */
 export const MET_KINDS = [

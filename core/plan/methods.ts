@@ -1,7 +1,7 @@
 import type { Cause } from '../cause/tables'
 import { markCautions } from '../document/marks'
 import { roundUpTo } from '../numeric/rounding'
-import { workMinutes } from '../day/minutes'
+import { workMinutes } from './minutes'
 import type { PostContext } from '../repair/context'
 import { weakestLink } from '../repair/links'
 import { methodRow, type Check, type Design, type RepairMethod } from '../repair/method'

@@ -1,5 +1,5 @@
 import { mixPour, MILESTONES, setting, type Celsius, type Hours } from '../concrete/setting'
-import { countedMinutes, type WorkQuantities } from '../day/minutes'
+import { countedMinutes, type WorkQuantities } from './minutes'
 import type { PostContext } from '../repair/context'
 import { methodRow, type Design, type RepairMethod } from '../repair/method'
 import { COUNTED_WORK, type CountedWork, type MethodStep } from '../tables/parts'

@@ -1,4 +1,4 @@
-import type { WorkQuantities } from '../day/minutes'
+import type { WorkQuantities } from './minutes'
 import type { PostContext } from '../repair/context'
 import { methodRow, type Design, type RepairMethod } from '../repair/method'
 import { overDepth } from '../ground/strata'

@@ -1,4 +1,4 @@
-import { BAG_YIELDS } from '../day/minutes'
+import { BAG_YIELDS } from '../plan/minutes'
 import type { Job, Pour } from '../document/job'
 import type { Plan, PostPlan } from '../plan/types'
 import type { DesignedHole } from '../repair/holeShape'

@@ -154,6 +154,14 @@ export interface StepFacts {
   leave?: Minutes
   /** Counted work that is done in it. */
   does?: readonly CountedWork[]
+  /** Beside digging, mixing and lifting, which follow from what it does. */
+  skill?: 'saw'
+  /** Rails or panels hang loose from here until the new post stands in its props. */
+  loosens?: true
+  /** The post stands and is propped from here on. */
+  sets?: true
+  /** Its name in a plan of the day. */
+  short?: string
   /** Of the method's other minutes, against 1 for an ordinary step. */
   share?: number
 }

@@ -2,12 +2,14 @@ import type { Knex } from 'knex'
 import * as jobs from './0001_jobs'
 import * as photographs from './0002_photographs'
 import * as bounded from './0003_bounded'
+import * as place from './0004_place'
 
 /* Imported one by one: a built server has no folder of migrations to look into. */
 const migrations: Record<string, Knex.Migration> = {
   '0001_jobs': jobs,
   '0002_photographs': photographs,
   '0003_bounded': bounded,
+  '0004_place': place,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -12,6 +12,7 @@ export const ROUTES: readonly (readonly [path: string, methods: readonly string[
   ['/api/jobs/:id/photographs/:photograph', ['GET', 'PUT']],
   ['/api/calc/:name', ['POST']],
   ['/api/forecast', ['GET']],
+  ['/api/storm-watch', ['GET']],
   ['/api/instruments/:kind', ['GET']],
 ]
 

@@ -141,10 +141,11 @@ export async function keepWhole(database: Knex, id: string, version: number, who
   await database('job').where({ id }).update(columns(whole, version))
 }
 
-function columns({ name, siteName, text, summary }: WholeJob, version: number) {
+function columns({ name, siteName, place, text, summary }: WholeJob, version: number) {
   return {
     name,
     site_name: siteName,
+    place: place ?? null,
     document: text,
     summary: JSON.stringify(summary),
     undecided: summary.undecided,

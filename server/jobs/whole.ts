@@ -6,6 +6,8 @@ import { jobSummary, type JobSummary } from '../../core/document/summary'
 export interface WholeJob {
   name: string
   siteName: string
+  /** The station of its forecast. */
+  place?: string
   /** The document as text, and what lists show of it. */
   text: string
   summary: JobSummary
@@ -14,6 +16,7 @@ export interface WholeJob {
 export const whole = (job: Job): WholeJob => ({
   name: job.name,
   siteName: job.site?.name ?? '',
+  ...(job.site?.place === undefined ? {} : { place: job.site.place }),
   text: JSON.stringify(job),
   summary: jobSummary(job, tables.causes),
 })

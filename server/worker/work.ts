@@ -6,6 +6,9 @@ import { readBatch, type VersionedBatch } from '../../core/edit/batch'
 import { checkEdit } from '../../core/edit/check'
 import type { Command } from '../../core/edit/commands'
 import { InputError } from '../../core/errors'
+import { plan } from '../../core/plan/plan'
+import { resolveJob } from '../../core/resolve/resolve'
+import { exposedPosts, type ExposedPost } from '../../core/storm/watch'
 import { requireBounded } from '../../core/schema/bounded'
 import { tables } from '../../data/tables'
 import { whole, type WholeJob } from '../jobs/whole'
@@ -29,6 +32,10 @@ export const works = {
   checkEdit(job: Job, commands: readonly Command[]): void {
     const error = checkEdit(job, commands, tables)
     if (error) throw error
+  },
+  /** What wind may bring down of a job. */
+  exposedPosts(job: Job): ExposedPost[] {
+    return exposedPosts(job, resolveJob(job, tables), plan(job, tables), tables)
   },
   calculate: (name: string, text: string): unknown => calculate(name, parsed(text), tables),
 }

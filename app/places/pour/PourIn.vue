@@ -72,14 +72,16 @@ const departs = ref(pour.departs ?? '')
 <template>
   <div v-if="mix" class="panel-section">
     <h3>What went in</h3>
-    <p class="figure">
-      {{ bags
-      }}<small
-        >{{ wanted?.bags ? `of ${wanted.bags} bags` : 'in' }}, {{ preferences.measures.volume(sum('water')) }} of
-        water</small
-      >
-    </p>
-    <v-btn size="large" @click="add">One {{ bagged ? 'bag' : 'batch' }} in</v-btn>
+    <div class="row">
+      <p class="figure">
+        {{ bags
+        }}<small
+          >{{ wanted?.bags ? `of ${wanted.bags} bags` : 'in' }}, {{ preferences.measures.volume(sum('water')) }} of
+          water</small
+        >
+      </p>
+      <v-btn size="large" @click="add">One {{ bagged ? 'bag' : 'batch' }} in</v-btn>
+    </div>
     <p v-if="weaker > 2" class="caution">
       With that water {{ weaker }} in 100 weaker than the label: stiffer from here on.
     </p>
@@ -120,3 +122,12 @@ const departs = ref(pour.departs ?? '')
     </FoldOut>
   </div>
 </template>
+
+<style scoped>
+.row {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+}
+</style>

@@ -90,9 +90,16 @@ const moods = [{ value: '', title: 'as it comes' }, ...MOODS.map((each) => ({ va
     </div>
     <v-select
       v-model="mood"
+      class="mood"
       label="Stand-in for a forecast: what it does"
       :items="moods"
       :menu-props="{ contentClass: 'field-menu' }"
     />
   </div>
 </template>
+
+<style scoped>
+.mood {
+  margin-top: 12px;
+}
+</style>

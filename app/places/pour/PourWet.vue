@@ -47,6 +47,7 @@ const isSleeve = computed(() => view.methodInHand.value?.method === 'lift-out-sl
         At 10 °C, since nobody measured and nothing is forecast.</template
       >
     </p>
+    <PourIn :pour="clock.pour" />
     <CheckFace :clock="clock" />
     <p v-if="byEye.length" class="caution">
       {{ byEye.map((face) => FACES[face]).join(' and ') }} only by eye: it goes down so. A level tells you while it
@@ -57,7 +58,6 @@ const isSleeve = computed(() => view.methodInHand.value?.method === 'lift-out-sl
       after it grips.
     </p>
     <ReleaseTest :pour="clock.pour" />
-    <PourIn :pour="clock.pour" />
     <FoldOut title="It stiffens sooner, or hands off now">
       <div class="row">
         <v-btn @click="edits.setNow(clock.pour.id, 'handsOffAt')">Hands off from now</v-btn>

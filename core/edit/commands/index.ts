@@ -8,6 +8,7 @@ import { putPhotograph } from './putPhotograph'
 import { putPost } from './putPost'
 import { putPour } from './putPour'
 import { renameJob } from './renameJob'
+import { setDay } from './setDay'
 import { setHole } from './setHole'
 import { setJudgement } from './setJudgement'
 import { setLine } from './setLine'
@@ -36,6 +37,7 @@ export const commandKinds = [
   putPour,
   setPour,
   notePour,
+  setDay,
 ] as const
 
 type CommandOf<K> = K extends CommandKind<infer C> ? C : never

@@ -1,0 +1,282 @@
+<script setup lang="ts">
+import { drag, select, type D3DragEvent } from 'd3'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { useJobView } from '~/job/openJob'
+import { usePreferencesStore } from '~/session/preferences'
+import { concreteTime } from '~~/core/day/concreteTime'
+import { clockWords, dayModel, type DayBlock } from './model/dayModel'
+import { useDay } from './useDay'
+import { dayWords } from './dayWords'
+
+/** The ground line across, time downwards: each task a block under its post, to be pulled up and down. */
+const view = useJobView()
+const preferences = usePreferencesStore()
+const day = useDay()
+const frame = useTemplateRef<HTMLElement>('frame')
+const sheet = useTemplateRef<SVGSVGElement>('sheet')
+const { width, height } = useElementSize(frame)
+
+const model = computed(() => {
+  const [asked, plan] = [day.asked.value, day.plan.value]
+  if (!asked || !plan || width.value === 0) return undefined
+  const more = { breaks: day.breaks.value, binds: day.binds.value, time: concreteTime(asked) }
+  return dayModel(asked, plan, more, { width: width.value - 14, height: height.value - 4 })
+})
+const chain = computed(() => model.value?.chain.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' '))
+const letters = (block: DayBlock) => block.by.join('')
+const words = (block: DayBlock) =>
+  `${block.task.split(':')[0]!.split('/').pop()}: ${block.says}, ${dayWords(day.midnight.value, block.start, day.zone.value)} ${clockWords(block.start)} to ${clockWords(block.end)}, ${block.by.join(' and ')}${block.breaks.length ? `; ${block.breaks.join('; ')}` : ''}`
+
+/** One block is pulled as a whole: where it was taken stays under the finger. */
+const pull = drag<SVGGElement, unknown>()
+  .clickDistance(4)
+  .subject((event: D3DragEvent<SVGGElement, unknown, unknown>) => {
+    const block = blockOf(event.sourceEvent as Event)
+    return { block, y: block ? block.y - event.y : 0 }
+  })
+  .on('drag', (event: D3DragEvent<SVGGElement, unknown, { block?: DayBlock; y: number }>) => {
+    const { block, y } = event.subject
+    const start = block && model.value?.minuteAt(event.y + y)
+    if (block && start !== undefined) day.tried.value = { task: block.task, start: Math.max(0, start) }
+  })
+  .on('end', () => {
+    const moved = day.tried.value
+    if (moved) void day.pin(moved.task, moved.start)
+  })
+function blockOf(event: Event): DayBlock | undefined {
+  const task = (event.target as Element | null)?.closest('[data-task]')?.getAttribute('data-task')
+  return model.value?.blocks.find((block) => block.task === task)
+}
+watch(
+  [sheet, model],
+  async () => {
+    await nextTick()
+    if (sheet.value) select(sheet.value).selectAll<SVGGElement, unknown>('[data-task]').call(pull)
+  },
+  { flush: 'post' },
+)
+const STEP = 5
+function move(block: DayBlock, by: number): void {
+  void day.pin(block.task, Math.max(0, block.start + by * STEP))
+}
+const pick = (block: DayBlock) => {
+  const id = block.task.split(':')[0]!.split('/').pop()!
+  if (view.posts.value.some(({ post }) => post.id === id)) view.choose(id)
+}
+const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id }) => id === block.by[0]) % 4}`
+</script>
+
+<template>
+  <div ref="frame" class="day-drawing">
+    <svg
+      v-if="model"
+      ref="sheet"
+      :width="model.width"
+      :height="model.height"
+      role="group"
+      aria-label="The days: posts across, time downwards"
+    >
+      <defs>
+        <pattern id="crew-0" width="9" height="9" patternUnits="userSpaceOnUse" />
+        <pattern id="crew-1" width="8" height="8" patternUnits="userSpaceOnUse">
+          <path d="M0 8 L8 0" class="hatch" />
+        </pattern>
+        <pattern id="crew-2" width="8" height="8" patternUnits="userSpaceOnUse">
+          <path d="M0 4 H8" class="hatch" />
+        </pattern>
+        <pattern id="crew-3" width="9" height="9" patternUnits="userSpaceOnUse">
+          <path d="M4 4 h.1" class="hatch dot" />
+        </pattern>
+      </defs>
+      <g v-for="band in model.bands" :key="band.day" class="band">
+        <rect :y="band.top" :height="band.bottom - band.top" x="0" :width="model.width" class="day" />
+        <text :y="band.top - 6" x="6" class="day-name">
+          {{ dayWords(day.midnight.value, band.visit.from, day.zone.value) }}
+        </text>
+        <g v-for="hour in band.weather" :key="hour.y">
+          <rect v-if="hour.rain > 0.5" :y="hour.y" x="48" width="40" :height="hour.height" class="rain" />
+          <text
+            :y="hour.y + hour.height / 2 + 5"
+            x="86"
+            class="weather"
+            :class="{ hard: hour.temperature < 0 || hour.gust > 12 }"
+          >
+            {{ preferences.measures.temperature(hour.temperature).replace(/ .*/, '°') }}
+            <template v-if="hour.gust > 8">~{{ Math.round(hour.gust) }}</template>
+          </text>
+        </g>
+        <g v-for="hour in band.hours" :key="`h${hour.y}`">
+          <line :y1="hour.y" :y2="hour.y" x1="44" :x2="model.width" class="hour" />
+          <text :y="hour.y + 5" x="4" class="clock">{{ hour.says }}</text>
+        </g>
+      </g>
+      <line
+        v-for="(tail, i) in model.tails"
+        :key="`t${i}`"
+        :x1="tail.x"
+        :x2="tail.x"
+        :y1="tail.from"
+        :y2="tail.to"
+        class="tail"
+      />
+      <polyline v-if="chain" :points="chain" class="chain" />
+      <g
+        v-for="block in model.blocks"
+        :key="block.task"
+        :data-task="block.task"
+        class="block"
+        :class="{ broken: block.breaks.length, pinned: block.isPinned }"
+        role="button"
+        tabindex="0"
+        :aria-label="words(block)"
+        @click="pick(block)"
+        @keydown.up.prevent.stop="move(block, -1)"
+        @keydown.down.prevent.stop="move(block, 1)"
+      >
+        <title>{{ words(block) }}</title>
+        <rect :x="block.x" :y="block.y" :width="block.width" :height="block.height" class="face" />
+        <rect :x="block.x" :y="block.y" :width="block.width" :height="block.height" :fill="`url(#${hatch(block)})`" />
+        <text v-if="block.height > 15" :x="block.x + 4" :y="block.y + Math.min(15, block.height / 2 + 5)" class="says">
+          {{ letters(block) }}
+          <template v-if="block.width > 74">{{ block.says.slice(0, Math.floor((block.width - 22) / 7)) }}</template>
+        </text>
+        <text v-if="block.breaks.length" :x="block.x + block.width - 4" :y="block.y + 14" class="mark">✕</text>
+      </g>
+      <g class="ground">
+        <rect x="0" y="0" :width="model.width" height="52" class="sky" />
+        <g v-for="column in model.columns" :key="column.key">
+          <line v-if="column.key !== 'site'" :x1="column.x" :x2="column.x" y1="24" y2="50" class="post" />
+          <text :x="column.x" y="18" class="name" :class="{ chosen: column.name === view.post.value?.id }">
+            {{ column.name }}
+          </text>
+        </g>
+        <line x1="0" :x2="model.width" y1="51" y2="51" class="ground-line" />
+      </g>
+    </svg>
+    <p v-else class="nothing">
+      {{
+        day.asked.value
+          ? 'Nothing is planned yet: say who comes, then plan the days.'
+          : 'Choose a repair for a post first: its steps become the work of the day.'
+      }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.day-drawing {
+  position: relative;
+  overflow: auto;
+  min-height: 0;
+}
+svg {
+  display: block;
+}
+.day {
+  fill: rgb(var(--v-theme-faint));
+}
+.sky {
+  fill: var(--paper);
+}
+.hour {
+  stroke: var(--rule);
+  stroke-width: 1;
+}
+.rain {
+  fill: rgb(var(--v-theme-water));
+  opacity: 0.6;
+}
+.ground-line {
+  stroke: var(--ink);
+  stroke-width: 3;
+}
+.post {
+  stroke: var(--ink);
+  stroke-width: 4;
+}
+text {
+  fill: var(--ink);
+  font-family: var(--measure);
+  font-size: 14px;
+}
+.day-name,
+.name {
+  font-weight: 600;
+  font-size: 16px;
+}
+.name {
+  text-anchor: middle;
+}
+.name.chosen {
+  fill: var(--string-ink);
+}
+.weather {
+  text-anchor: end;
+}
+.weather.hard {
+  font-weight: 600;
+  fill: var(--error);
+}
+.face {
+  fill: var(--paper);
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+.block {
+  cursor: grab;
+  touch-action: none;
+}
+.block:focus-visible .face {
+  stroke: var(--string);
+  stroke-width: 4;
+}
+.block:focus {
+  outline: none;
+}
+.pinned .face {
+  stroke-width: 3.4;
+}
+.broken .face {
+  stroke: var(--error);
+  stroke-dasharray: 6 3;
+  stroke-width: 2.6;
+}
+.hatch {
+  stroke: var(--ink);
+  stroke-width: 1;
+  opacity: 0.4;
+  fill: none;
+}
+.dot {
+  stroke-width: 2.6;
+  stroke-linecap: round;
+}
+.says {
+  font-weight: 600;
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
+}
+.mark {
+  fill: var(--error);
+  font-weight: 600;
+  text-anchor: end;
+}
+.tail {
+  stroke: rgb(var(--v-theme-concrete));
+  stroke-width: 5;
+}
+.chain {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
+  stroke-dasharray: 1 5;
+  stroke-linecap: round;
+}
+.nothing {
+  margin: 22% 14%;
+  font-size: 18px;
+  text-align: center;
+}
+</style>

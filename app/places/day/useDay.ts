@@ -1,0 +1,196 @@
+import { computed, effectScope, onScopeDispose, ref, shallowRef, type EffectScope } from 'vue'
+import { useJobSession, useJobView } from '~/job/openJob'
+import { usePours, type Pours } from '~/pours/pours'
+import { timeNow } from '~/sync/clock'
+import { storage } from '~/sync/device'
+import type { JobView } from '~/job/jobView'
+import type { DayBound } from '~~/core/day/bound'
+import { bindings } from '~~/core/day/binds'
+import { breaches } from '~~/core/day/check'
+import { goalOf } from '~~/core/day/goal'
+import { problemOf } from '~~/core/day/problem'
+import type { DayPlan, DayQuestion, Placed } from '~~/core/day/question'
+import { planOf } from '~~/core/day/schedule'
+import { dayPosts, dayQuestion, midnightIn, type DayJob } from '~~/core/day/setup'
+import type { DaySetup } from '~~/core/document/job'
+import { InputError } from '~~/core/errors'
+import { planner } from '~~/core/plan/plan'
+import { resolveJob } from '~~/core/resolve/resolve'
+import { useDayWork } from './useDayWork'
+
+type Session = ReturnType<typeof useJobSession>
+
+/** The days of an open job: what is asked, what is planned, and what that comes to. */
+function createDay(session: Session, view: JobView, pours: Pours) {
+  const work = useDayWork()
+  const setup = computed<DaySetup>(() => session.job?.day ?? {})
+  const zone = computed(() => session.job?.site?.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone)
+  /** Where nobody said: today. */
+  const first = computed(() => setup.value.first ?? dateIn(timeNow(), zone.value))
+  const midnight = computed(() => midnightIn(first.value, zone.value))
+
+  /** Jobs of the same site that are worked on in the same days, as this device has them. */
+  const beside = shallowRef<DayJob[]>([])
+  const neighbours = shallowRef<{ id: string; name: string }[]>([])
+  async function loadBeside(): Promise<void> {
+    const kept = await storage.keep(() => storage.jobs.toArray())
+    const site = session.job?.site
+    const same = kept.filter(
+      ({ id, job }) => id !== session.id && job.site?.name === site?.name && job.site?.place === site?.place,
+    )
+    neighbours.value = same.map(({ id, job }) => ({ id, name: job.name }))
+    const wanted = new Set(setup.value.beside ?? [])
+    beside.value = same
+      .filter(({ id }) => wanted.has(id))
+      .map(({ id, job }) => {
+        const resolved = resolveJob(job, view.tables.value)
+        return { prefix: `${id}~`, job, resolved, plan: planner(view.tables.value)(job, resolved) }
+      })
+  }
+  void loadBeside()
+
+  const posts = computed(() => {
+    const [job, resolved, plan] = [view.job.value, view.resolved.value, view.plan.value]
+    if (!job || !resolved || !plan) return []
+    return [{ prefix: '', job, resolved, plan }, ...beside.value].flatMap((each) => dayPosts(each, view.tables.value))
+  })
+  const question = computed<DayQuestion | InputError | undefined>(() => {
+    const hours = pours.weather.forecast.value?.hours ?? []
+    const asked = dayQuestion(posts.value, setup.value, { midnight: midnight.value, hours }, view.tables.value)
+    if (asked.tasks.length === 0) return undefined
+    try {
+      problemOf(asked)
+      return asked
+    } catch (error) {
+      if (error instanceof InputError) return error
+      throw error
+    }
+  })
+  const asked = computed(() => (question.value instanceof InputError ? undefined : question.value))
+  const wrong = computed(() => (question.value instanceof InputError ? question.value : undefined))
+
+  /** While a block is pulled: where it would lie. */
+  const tried = ref<{ task: string; start: number }>()
+  const plan = computed<DayPlan | undefined>(() => {
+    const known = setup.value.planned?.tasks
+    if (!asked.value || !known || known.length === 0) return undefined
+    const problem = problemOf(asked.value)
+    const placed = known
+      .filter(({ task }) => problem.tasks.has(task))
+      .map((each): Placed => {
+        if (each.task !== tried.value?.task) return { ...each, by: [...each.by] }
+        const length = problem.time.minutesOf(problem.tasks.get(each.task)!, tried.value.start)
+        return { ...each, by: [...each.by], start: tried.value.start, end: tried.value.start + length }
+      })
+    const lies = new Set(placed.map(({ task }) => task))
+    const left = asked.value.tasks
+      .filter(({ id }) => !lies.has(id))
+      .map(({ id }) => ({ task: id, why: 'not planned yet' }))
+    return planOf(placed, left, problem)
+  })
+  const breaks = computed(() => (asked.value && plan.value ? breaches(asked.value, plan.value) : []))
+  const goal = computed(() => (asked.value && plan.value ? goalOf(plan.value, problemOf(asked.value)) : undefined))
+  const binds = computed(() => (asked.value && plan.value ? bindings(asked.value, plan.value) : []))
+  const bound = shallowRef<DayBound>()
+
+  const set = <K extends keyof DaySetup>(key: K, value: DaySetup[K] | null) =>
+    session.edit([{ name: 'setDay', key, value }])
+
+  async function planAnew(): Promise<void> {
+    const wanted = asked.value
+    if (!wanted) return
+    bound.value = undefined
+    const found = await work.plan(wanted)
+    if (!found) return
+    bound.value = found.bound
+    await session.edit([
+      { name: 'setDay', key: 'first', value: first.value },
+      {
+        name: 'setDay',
+        key: 'planned',
+        value: {
+          at: new Date(timeNow()).toISOString(),
+          tasks: found.plan.placed.map((each) => ({ ...each, by: [...each.by] })),
+        },
+      },
+    ])
+  }
+  /** A task set by hand: it stays there when the rest is planned anew. */
+  async function pin(task: string, start: number): Promise<void> {
+    tried.value = undefined
+    const moved = asked.value && plan.value && problemOf(asked.value)
+    const known = setup.value.planned
+    if (!moved || !known) return
+    const length = moved.time.minutesOf(moved.tasks.get(task)!, start)
+    bound.value = undefined
+    await session.edit([
+      {
+        name: 'setDay',
+        key: 'pins',
+        value: [...(setup.value.pins ?? []).filter((each) => each.task !== task), { task, start }],
+      },
+      {
+        name: 'setDay',
+        key: 'planned',
+        value: {
+          ...known,
+          tasks: known.tasks.map((each) => (each.task === task ? { ...each, start, end: start + length } : each)),
+        },
+      },
+    ])
+  }
+  const unpin = (task: string) => {
+    const left = (setup.value.pins ?? []).filter((each) => each.task !== task)
+    return set('pins', left.length > 0 ? left : null)
+  }
+
+  return {
+    work,
+    setup,
+    first,
+    midnight,
+    zone,
+    posts,
+    asked,
+    wrong,
+    plan,
+    breaks,
+    goal,
+    binds,
+    bound,
+    tried,
+    set,
+    planAnew,
+    pin,
+    unpin,
+    neighbours,
+    loadBeside,
+  }
+}
+export type Day = ReturnType<typeof createDay>
+
+/** The drawing and the panel share one for their job; it goes with the last of them. */
+const open = new WeakMap<object, { day: Day; scope: EffectScope; users: number }>()
+export function useDay(): Day {
+  const session = useJobSession()
+  const view = useJobView()
+  const pours = usePours()
+  let known = open.get(view)
+  if (!known) {
+    const scope = effectScope(true)
+    known = { day: scope.run(() => createDay(session, view, pours))!, scope, users: 0 }
+    open.set(view, known)
+  }
+  const mine = known
+  mine.users++
+  onScopeDispose(() => {
+    if (--mine.users > 0) return
+    mine.scope.stop()
+    open.delete(view)
+  })
+  return mine.day
+}
+
+/** @example dateIn(Date.UTC(2026, 10, 27), 'UTC') // '2026-11-27' */
+const dateIn = (at: number, timeZone: string): string =>
+  new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(at)

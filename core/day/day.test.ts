@@ -1,0 +1,257 @@
+import { fc, test as property } from '@fast-check/vitest'
+import { describe, expect, it } from 'vitest'
+import { anyDay } from '../../tests/properties/anyDay'
+import { InputError } from '../errors'
+import { dayBound } from './bound'
+import { breaches, type Breach } from './check'
+import { goalOf } from './goal'
+import { problemOf } from './problem'
+import type { DayPlan, DayQuestion, Placed, Task } from './question'
+import { planOf } from './schedule'
+import { planDays } from './search'
+
+const plain: Task = { id: '', posts: [], step: '', says: '', minutes: 30, hands: 1, skills: [], tools: {}, after: [] }
+const task = (id: string, more: Partial<Task> = {}): Task => ({ ...plain, id, posts: [id], ...more })
+const day = (n: number, from: number, to: number) => ({ from: n * 1_440 + from, to: n * 1_440 + to })
+const question = (tasks: Task[], more: Partial<DayQuestion> = {}): DayQuestion => ({
+  tasks,
+  crew: [
+    { id: 'A', name: 'A', skills: ['dig', 'mix', 'saw', 'lift'] },
+    { id: 'B', name: 'B', skills: ['mix', 'saw'] },
+  ],
+  tools: { props: 1, level: 1, mixer: 1 },
+  hours: [0, 1, 2].map((n) => [day(n, 480, 720), day(n, 750, 1_020)]),
+  hires: {},
+  weather: Array.from({ length: 72 }, () => ({ temperature: 20, gust: 5, rain: 0 })),
+  before: new Array<number>(24).fill(20),
+  setUp: 20,
+  cleanUp: 20,
+  travel: 0,
+  shaded: false,
+  covered: false,
+  pins: [],
+  ...more,
+})
+const EFFORT = { seed: 3, rounds: 16 }
+const at = (plan: DayPlan, id: string): Placed => plan.placed.find((each) => each.task === id)!
+
+/** A post from the cut to the panels, with what every rule of the checker speaks of. */
+const post: Task[] = [
+  task('cut', { skills: ['saw'], loosens: 'set', minutes: 10 }),
+  task('dig', { skills: ['dig'], after: [{ task: 'cut', least: 0 }], opens: 'pour', minutes: 60 }),
+  task('set', {
+    tools: { level: 1 },
+    after: [{ task: 'dig', least: 0 }],
+    holds: { tool: 'props', until: 'off' },
+    minutes: 10,
+  }),
+  task('pour', {
+    hands: 2,
+    skills: ['mix'],
+    tools: { level: 1, mixer: 1 },
+    minutes: 15,
+    after: [{ task: 'set', least: 0, most: 300 }],
+    pour: { placing: 15, works: 20, milestones: { props: 240, boards: 900, frostSafe: 200 } },
+  }),
+  task('off', { minutes: 5, after: [{ task: 'pour', least: 0, milestone: 'props' }] }),
+  task('boards', {
+    minutes: 20,
+    hands: 2,
+    after: [
+      { task: 'pour', least: 0, milestone: 'boards' },
+      { task: 'off', least: 0 },
+    ],
+  }),
+].map((each) => ({ ...each, posts: ['P'] }))
+
+describe('a plan of days', () => {
+  const asked = question(post)
+  const found = planDays(asked, EFFORT)
+
+  it('begins behind the set-up, and waits for concrete by the clock', () => {
+    expect(found.plan.left).toEqual([])
+    expect(at(found.plan, 'cut')).toMatchObject({ start: 500, end: 510, by: ['B'] })
+    expect(at(found.plan, 'dig')).toMatchObject({ start: 510, end: 570, by: ['A'] })
+    // By hand: set to 580, poured to 600 at 20 °C; props 240 min after its start, boards 900 of it, in the next morning.
+    expect(at(found.plan, 'pour')).toMatchObject({ start: 580, end: 600 })
+    expect(at(found.plan, 'off')).toMatchObject({ start: 820 })
+    expect(at(found.plan, 'boards')).toMatchObject({ start: 1_440 + 500 })
+    expect(found.goal).toMatchObject({ lastDay: 1, visits: 2, overtime: 0, end: 1_440 + 540 })
+    expect(breaches(asked, found.plan)).toEqual([])
+    expect(dayBound(asked, found)).toEqual({ end: 1_440 + 540, gap: 0 })
+  })
+  it('is the same for the same seed', () => {
+    expect(planDays(asked, EFFORT)).toEqual(found)
+  })
+  it('leaves people free for what only they can do', () => {
+    const { plan } = planDays(question([task('x', { skills: ['saw'] }), task('y', { skills: ['dig'] })]), EFFORT)
+    expect(plan.placed.map(({ task: id, start, by }) => [id, start, by])).toEqual([
+      ['x', 500, ['B']],
+      ['y', 500, ['A']],
+    ])
+  })
+  it('comes once less where what waits can wait for the last visit', () => {
+    const { goal } = planDays(
+      question([
+        task('a'),
+        task('b', { after: [{ task: 'a', least: 1_000 }] }),
+        task('c', { after: [{ task: 'a', least: 2_400 }] }),
+      ]),
+      { seed: 1, rounds: 60 },
+    )
+    expect(goal).toMatchObject({ lastDay: 2, visits: 2 })
+  })
+  it('keeps to what somebody has set, and says what that breaks', () => {
+    const pinned = { ...asked, pins: [{ task: 'pour', start: 780 }] }
+    const { plan } = planDays(pinned, EFFORT)
+    expect(at(plan, 'pour').start).toBe(780)
+    expect(breaches(pinned, plan)).toEqual([])
+    const early = planDays({ ...asked, pins: [{ task: 'pour', start: 520 }] }, EFFORT)
+    expect(breaches(asked, early.plan)).toContainEqual(expect.objectContaining({ rule: 'early', task: 'pour' }))
+  })
+  it('does not cut loose before a front, nor pour before a frost that comes too soon', () => {
+    const gusty = question(post, { weather: asked.weather.map((hour, i) => ({ ...hour, gust: i < 34 ? 13 : 5 })) })
+    const windy = planDays(gusty, EFFORT)
+    expect(at(windy.plan, 'cut').start).toBe(34 * 60)
+    expect(breaches(gusty, windy.plan)).toEqual([])
+    const frosty = question(post, {
+      weather: asked.weather.map((hour, i) => ({ ...hour, temperature: i === 12 ? -1 : 20 })),
+    })
+    const frost = planDays(frosty, EFFORT)
+    expect(at(frost.plan, 'pour').start).toBeGreaterThanOrEqual(13 * 60)
+    expect(breaches(frosty, frost.plan)).toEqual([])
+    expect(at(planDays({ ...frosty, covered: true }, EFFORT).plan, 'pour').start).toBe(580)
+  })
+  it('covers a hole that is poured another day', () => {
+    const { plan } = planDays(
+      {
+        ...asked,
+        hires: { mixer: [day(1, 480, 1_020)] },
+        tasks: post.map((each) => (each.id === 'pour' ? { ...each, after: [{ task: 'set', least: 0 }] } : each)),
+      },
+      EFFORT,
+    )
+    expect(plan.covers).toEqual(at(plan, 'dig').start < 1_440 ? [{ post: 'P', day: 0 }] : [])
+  })
+  it('names what finds no place, and does not half do it', () => {
+    const cold = question(post, {
+      weather: asked.weather.map((hour) => ({ ...hour, temperature: -3 })),
+      before: [-3],
+      covered: true,
+    })
+    const { plan } = planDays(cold, EFFORT)
+    expect(plan.left.map(({ task: id }) => id)).toEqual(expect.arrayContaining(['pour', 'dig', 'cut']))
+    expect(breaches(cold, plan)).toEqual([])
+  })
+  it('refuses what nobody can do, and what waits for itself', () => {
+    expect(() => planDays(question([task('x', { hands: 3 })]), EFFORT)).toThrow(InputError)
+    expect(() => planDays(question([task('x', { skills: ['dig'], hands: 2 })]), EFFORT)).toThrow(/x\.hands/)
+    expect(() => planDays(question([task('x', { tools: { auger: 1 } })]), EFFORT)).toThrow(/x\.tools/)
+    expect(() => planDays(question([task('x', { after: [{ task: 'x', least: 0 }] })]), EFFORT)).toThrow(/x\.after/)
+    expect(() => planDays(question([task('x', { after: [{ task: 'gone', least: 0 }] })]), EFFORT)).toThrow(/gone/)
+  })
+  it('tells how far it is', () => {
+    const told: number[] = []
+    planDays(asked, EFFORT, (_best, share) => told.push(share))
+    expect(told).toEqual([0, 0.5, 1])
+  })
+})
+
+describe('the checker', () => {
+  const windowed = task('brought', { window: { from: 540, to: 545 }, minutes: 10 })
+  const asked = question([...post, windowed], { hires: { mixer: [day(0, 480, 1_020)] } })
+  const { plan } = planDays(asked, EFFORT)
+  const problem = problemOf(asked)
+  /** The plan with some tasks elsewhere, its visits and covers as they follow. */
+  const moved = (changes: Record<string, Partial<Placed>>): DayPlan =>
+    planOf(
+      plan.placed.map((each) => ({ ...each, ...changes[each.task] })),
+      [],
+      problem,
+    )
+  const shifted = (id: string, by: number): DayPlan => {
+    const { start, end } = at(plan, id)
+    return moved({ [id]: { start: start + by, end: end + by } })
+  }
+  const rulesOf = (doctored: DayPlan, of = asked) => breaches(of, doctored).map(({ rule }) => rule)
+  const weather = (change: (hour: number) => object) => ({
+    ...asked,
+    weather: asked.weather.map((each, i) => ({ ...each, ...change(i) })),
+  })
+
+  it('accepts the plan as it is', () => expect(rulesOf(plan)).toEqual([]))
+  const doctored: Record<Breach['rule'], () => Breach['rule'][]> = {
+    missing: () =>
+      rulesOf(
+        planOf(
+          plan.placed.filter(({ task: id }) => id !== 'boards'),
+          [],
+          problem,
+        ),
+      ),
+    unknown: () => rulesOf({ ...plan, placed: [...plan.placed, { ...plan.placed[0]!, task: 'none' }] }),
+    twice: () => rulesOf({ ...plan, placed: [...plan.placed, plan.placed[0]!] }),
+    length: () => rulesOf(moved({ dig: { end: at(plan, 'dig').end - 1 } })),
+    hours: () => rulesOf(moved({ boards: { start: 2 * 1_440 - 10, end: 2 * 1_440 + 10 } })),
+    // They wait from the props on, half the evening.
+    overtime: () =>
+      rulesOf(moved({ off: { start: 2_000, end: 2_005 }, boards: { start: 1_440 + 1_130, end: 1_440 + 1_150 } })),
+    hands: () => rulesOf(moved({ boards: { by: ['A'] } })),
+    skills: () => rulesOf(moved({ dig: { by: ['B'] } })),
+    person: () => rulesOf(moved({ boards: { by: ['A', 'X'] } })),
+    tools: () => rulesOf(plan, { ...asked, tools: { ...asked.tools, level: 0 } }),
+    hire: () => rulesOf(plan, { ...asked, hires: { mixer: [day(0, 480, at(plan, 'pour').start + 10)] } }),
+    held: () => rulesOf(shifted('off', -400)),
+    early: () => rulesOf(shifted('set', -1)),
+    late: () => rulesOf(shifted('pour', 301)),
+    concrete: () => rulesOf(shifted('off', -1)),
+    window: () => rulesOf(shifted('brought', 6)),
+    weather: () =>
+      rulesOf(
+        plan,
+        weather((hour) => ({ rain: hour === Math.floor(at(plan, 'pour').start / 60) ? 2.1 : 0 })),
+      ),
+    loose: () =>
+      rulesOf(
+        plan,
+        weather((hour) => ({ gust: hour === Math.floor(at(plan, 'cut').start / 60) ? 12.1 : 5 })),
+      ),
+    open: () => {
+      const late = moved({
+        pour: { start: 1_440 + 600, end: 1_440 + 620 },
+        off: { start: 1_440 + 840, end: 1_440 + 845 },
+      })
+      return rulesOf({ ...late, covers: [] })
+    },
+    visits: () => rulesOf({ ...plan, visits: plan.visits.map((visit) => ({ ...visit, from: visit.from + 5 })) }),
+  }
+  it.each(Object.keys(doctored) as Breach['rule'][])('refuses one that is wrong by: %s', (rule) => {
+    expect(doctored[rule]()).toContain(rule)
+  })
+  it('lets the weather be where it is met: shade, cover', () => {
+    const hot = weather(() => ({ temperature: 31 }))
+    expect(rulesOf(plan, hot)).toContain('weather')
+    expect(rulesOf(plan, { ...hot, shaded: true })).not.toContain('weather')
+    const frost = weather((hour) => ({ temperature: hour === 11 ? -1 : 20 }))
+    expect(rulesOf(plan, frost)).toContain('weather')
+    expect(rulesOf(plan, { ...frost, covered: true })).not.toContain('weather')
+  })
+})
+
+describe('any day', () => {
+  property.prop([anyDay, fc.integer({ min: 1, max: 99 })], { numRuns: 1_000 })(
+    'gets a plan that breaks nothing',
+    (asked, seed) => {
+      const { plan } = planDays(asked, { seed, rounds: 4 })
+      expect(breaches(asked, plan)).toEqual([])
+    },
+  )
+  property.prop([anyDay], { numRuns: 60 })('is planned no better than its bound', (asked) => {
+    const found = planDays(asked, { seed: 1, rounds: 12 })
+    const bound = dayBound(asked, found)
+    fc.pre(bound !== undefined)
+    expect(bound.end).toBeLessThanOrEqual(found.goal.end)
+    expect(bound.gap).toBeGreaterThanOrEqual(0)
+    expect(goalOf(found.plan, problemOf(asked))).toEqual(found.goal)
+  })
+})

@@ -1,0 +1,73 @@
+import { MINUTE_MS, type Moment } from '../weather/forecast'
+import { problemOf } from './problem'
+import type { DayPlan, DayQuestion } from './question'
+
+/** One entry of a calendar. */
+export interface CalendarEvent {
+  /** Stays the same: a second export brings the first up to date. */
+  uid: string
+  from: Moment
+  to: Moment
+  says: string
+  details?: string
+}
+
+/** What the calendar names of it. */
+export interface EventsOf {
+  /** Identity of the job, for names that stay. */
+  job: string
+  name: string
+  midnight: Moment
+}
+
+const WAITS = { props: 'props may come off', boards: 'panels may go back', gate: 'the gate may be hung' } as const
+
+/**
+ * What of a plan goes into a calendar: its visits, deliveries, what concrete carries when, and the last visit as the
+ * return.
+ */
+export function dayEvents(question: DayQuestion, plan: DayPlan, { job, name, midnight }: EventsOf): CalendarEvent[] {
+  const { tasks, time } = problemOf({ ...question, pins: [] })
+  const moment = (minute: number) => midnight + minute * MINUTE_MS
+  const at = new Map(plan.placed.map((each) => [each.task, each]))
+  const visits = plan.visits.map((visit, i): CalendarEvent => {
+    const of = plan.placed.filter(({ start }) => start >= visit.from && start < visit.to)
+    const posts = [...new Set(of.flatMap(({ task }) => tasks.get(task)!.posts.map(short)))]
+    const isReturn = i > 0 && i === plan.visits.length - 1
+    return {
+      uid: `${job}-visit-${i + 1}@vindex`,
+      from: moment(visit.from),
+      to: moment(visit.to),
+      says: `${name}: ${isReturn ? 'return visit' : `visit ${i + 1}`}`,
+      details: `${posts.join(', ')}\n${of.map(({ task, by }) => `${short(tasks.get(task)!.posts[0] ?? '')} ${tasks.get(task)!.says}: ${by.join(', ')}`).join('\n')}`,
+    }
+  })
+  const deliveries = question.tasks
+    .filter(({ step }) => step === 'delivery')
+    .flatMap(({ id, says }): CalendarEvent[] => {
+      const placed = at.get(id)
+      return placed
+        ? [{ uid: `${job}-${id}@vindex`, from: moment(placed.start), to: moment(placed.end), says: `${name}: ${says}` }]
+        : []
+    })
+  const carried = question.tasks.flatMap((task) =>
+    task.after.flatMap(({ task: id, milestone }): CalendarEvent[] => {
+      const pour = at.get(id)
+      if (!pour || !milestone || !(milestone in WAITS)) return []
+      const ready = time.carries(tasks.get(id)!, milestone, pour.start)
+      if (!Number.isFinite(ready)) return []
+      const post = short(task.posts[0] ?? '')
+      return [
+        {
+          uid: `${job}-${id}-${milestone}@vindex`.replaceAll(/[^\w@~.-]/g, '-'),
+          from: moment(ready),
+          to: moment(ready),
+          says: `${post}: ${WAITS[milestone as keyof typeof WAITS]}`,
+        },
+      ]
+    }),
+  )
+  return [...visits, ...deliveries, ...carried]
+}
+
+const short = (address: string): string => address.slice(address.lastIndexOf('/') + 1)

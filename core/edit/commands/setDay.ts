@@ -1,0 +1,23 @@
+import type { DaySetup } from '../../document/job'
+import { daySchema } from '../../document/daySchema'
+import { withKey } from '../changes'
+import { keyWords, oneKeyOf, type CommandKind } from '../command'
+
+/** One thing about the days that the job is worked on. */
+export interface SetDay {
+  name: 'setDay'
+  key: keyof DaySetup
+  value: unknown
+}
+
+export const setDay: CommandKind<SetDay> = {
+  name: 'setDay',
+  fields: oneKeyOf(daySchema),
+  target: ({ key }) => ['day', key],
+  apply(job, { key, value }) {
+    const day = withKey((job.day ?? {}) as DaySetup, key, value)
+    return withKey(job, 'day', Object.keys(day).length > 0 ? day : null)
+  },
+  inverse: (job, command) => ({ ...command, value: job.day?.[command.key] ?? null }),
+  says: (command, words) => keyWords(daySchema, command, words),
+}
