@@ -10,6 +10,7 @@ import { join } from 'node:path'
 import { startDatabase, TEST_DATABASES } from '../scripts/lib/database.mjs'
 import { state } from '../scripts/lib/paths.mjs'
 import { againstC } from './againstC'
+import { dayFigures } from './day'
 import { editFigures } from './edits'
 import { lineFigures } from './line'
 import { pageFigures } from './page'
@@ -110,6 +111,11 @@ report(
 )
 
 for (const [name, value] of await lineFigures()) report(name, value, 'ms')
+
+const days = dayFigures()
+for (const { posts, milliseconds: time } of days) report(`planning the days of ${posts} posts, 40 rounds`, time, 'ms')
+for (const { posts, milliseconds: time } of days.slice(1))
+  report(`  cost of ${posts} posts over 5, for each post`, time / days[0]!.milliseconds / (posts / 5), 'times')
 
 const judged = [...tuning, ...heldOut]
 report(

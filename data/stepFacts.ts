@@ -5,7 +5,7 @@ import type { StepFacts } from '../core/tables/parts'
  * times to leave are working values.
  */
 export const stepFacts: Readonly<Record<string, StepFacts>> = {
-  services: { short: 'look for services, clear, prop', why: 'A spade in a cable kills, one in a pipe floods the garden.', share: 0.5 },
+  services: { short: 'clear and prop', why: 'A spade in a cable kills, one in a pipe floods the garden.', share: 0.5 },
   clear: { share: 1.5 },
   prop: { short: 'prop', why: 'The fence comes down when its post is cut, and breaks its rails.', share: 2 },
   turf: { share: 1 },

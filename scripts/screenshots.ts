@@ -1,6 +1,8 @@
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
+import type { Job } from '../core/document/job'
+import { demoDays } from '../data/demo/days'
 import { demoJobs } from '../data/demo/jobs'
 import type { ListPage } from '../shared/contract'
 import { ensureBuild } from './lib/build.mjs'
@@ -16,6 +18,7 @@ const PHONE = { width: 360, height: 740 }
 const bankSide = demoJobs().at(-1)!.name
 const STORE = 'Store veranda'
 const ENTRANCE = 'Lane entrance, gate and slab'
+const POURED = 'Nine posts and a gate, poured today'
 const VIEWS: {
   name: string
   path: (job: string) => string
@@ -39,11 +42,11 @@ const VIEWS: {
     tap: 'Whole line',
     then: 'Plan the line',
   },
-  { name: 'nothing-wrong', path: (job: string) => `${job}/cause?post=B5`, size: DESK },
   { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
   { name: 'set-out', path: (job: string) => `${job}/set-out?post=E3`, size: DESK, of: ENTRANCE },
-  { name: 'gate', path: (job: string) => `${job}/set-out?post=E5`, size: DESK, tap: 'Gate', of: ENTRANCE },
-  { name: 'phone-set-out', path: (job: string) => `${job}/set-out?post=E3`, size: PHONE, of: ENTRANCE },
+  { name: 'phone-pour', path: (job: string) => `${job}/pour?post=B1`, size: PHONE, of: POURED },
+  { name: 'pour', path: (job: string) => `${job}/pour?post=B1`, size: DESK, of: POURED },
+  { name: 'day', path: (job: string) => `${job}/day?post=B1`, size: DESK, tap: 'Plan the days', of: POURED },
   { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
   {
     name: 'line-sheet',
@@ -56,6 +59,21 @@ const VIEWS: {
   { name: 'phone-hole', path: (job: string) => `${job}/hole?post=B7`, size: PHONE },
 ]
 
+/** Three posts poured a little while ago: wet concrete is that of today. */
+function pouredJob(): Job {
+  const { job, setup } = demoDays.find(({ name }) => name.includes('before the front'))!
+  const { first: _first, ...day } = setup
+  const pours = [14, 9, 4].map((minutes, i) => ({
+    id: `pour-000${i}`,
+    line: 'B',
+    post: `B${i + 1}`,
+    mix: 'post-mix-20',
+    startedAt: new Date(Date.now() - minutes * 60_000).toISOString(),
+    temperature: 5,
+  }))
+  return { ...job, name: POURED, site: { ...job.site, place: 'bank' }, day, pours }
+}
+
 const folder = join(root, 'docs', 'screenshots')
 mkdirSync(folder, { recursive: true })
 const build = await ensureBuild()
@@ -64,6 +82,11 @@ await recreate(database.url('vindex'))
 const server = await startServer({ build, databaseUrl: database.url('vindex'), port: await freePort(), seedDemo: true })
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] })
 try {
+  await fetch(`${server.address}/api/jobs/import`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(pouredJob()),
+  })
   const { jobs } = (await (await fetch(`${server.address}/api/jobs`)).json()) as ListPage
   const pathOf = (wanted: string) => `/jobs/${jobs.find(({ name }) => name === wanted)!.id}`
   for (const { name, path, size, tap, then, of = bankSide } of VIEWS) {
@@ -75,6 +98,7 @@ try {
       const [button, tab] = (['button', 'tab'] as const).map((role) => page.getByRole(role, { name: tap }))
       await button!.or(tab!).first().click()
     }
+    if (name === 'day') await page.getByRole('heading', { name: 'What decides the end' }).waitFor()
     if (then) {
       await page.getByRole('button', { name: then }).click()
       await page.getByRole('progressbar').waitFor({ state: 'hidden' })

@@ -9,27 +9,63 @@ import type { StormJob } from '~~/shared/contract'
 /** What the wind of the next four days may bring down, where and when, and what to do about it. */
 const { jobs, now } = defineProps<{ jobs: readonly StormJob[]; now: number }>()
 const preferences = usePreferencesStore()
-const NAMED = 4
-const open = ref<ReadonlySet<string>>(new Set())
-const shown = ({ id, posts }: StormJob) => (open.value.has(id) ? posts : posts.slice(0, NAMED))
-const all = (id: string) => (open.value = new Set([...open.value, id]))
+/** So many jobs are named before somebody asks for more. */
+const NAMED = 3
+const isOpen = ref(false)
+const shown = computed(() => (isOpen.value ? jobs : jobs.slice(0, NAMED)))
 
 const percent = (chance: number) => (chance > 0.95 ? 'almost surely' : `${Math.round(chance * 100)} in 100`)
 const when = (at: number) => timeWords(at, now)
 const WHY: Record<StormPost['why'], string> = {
   green: 'its concrete is green',
   propped: 'green, on its props',
-  gone: 'only its panels hold it',
+  gone: 'has given way already',
   standing: 'as it stands',
 }
 function todo({ chance, why }: StormPost): string {
   if (why === 'green' || why === 'propped') return 'prop both faces, tie it back, panels off until it is hard'
-  return chance > 0.5 ? 'take its panels out, tie them down, warn the owner' : 'prop it and tie it back'
+  return chance > 0.5 ? 'take the panels out, tie them down, warn the owner' : 'prop it and tie it back'
 }
-const words = (post: StormPost) =>
-  `${post.post}: ${percent(post.chance)} at ${when(post.at)}, ${preferences.measures.gust(post.gust)} against ${preferences.measures.gust(post.over)}, ${WHY[post.why]}. ${todo(post)}`
+const against = ({ gust, over, why }: StormPost) =>
+  why === 'gone'
+    ? `${preferences.measures.gust(gust)}, ${WHY[why]}`
+    : `${preferences.measures.gust(gust)} against ${preferences.measures.gust(over)}, ${WHY[why]}`
+
+interface Row {
+  key: string
+  posts: string[]
+  chance: string
+  says: string
+  todo: string
+}
+/** Posts of which the same is said stand in one line. */
+function rowsOf({ posts }: StormJob): Row[] {
+  const rows = new Map<string, Row>()
+  for (const post of posts) {
+    const row: Row = {
+      key: '',
+      posts: [],
+      chance: percent(post.chance),
+      says: `${when(post.at)}: ${against(post)}`,
+      todo: todo(post),
+    }
+    const key = `${row.chance} ${row.says} ${row.todo}`
+    const known = rows.get(key)
+    if (known) known.posts.push(post.post)
+    else rows.set(key, { ...row, key, posts: [post.post] })
+  }
+  return [...rows.values()]
+}
+const words = (row: Row) => `${row.posts.join(', ')}: ${row.chance}, ${row.says}. ${row.todo}`
 const text = computed(() =>
-  jobs.map(({ name, posts }) => `${name}\n${posts.map((post) => `  ${words(post)}`).join('\n')}`).join('\n\n'),
+  jobs
+    .map(
+      ({ name, posts }) =>
+        `${name}\n${rowsOf({ id: '', name, posts })
+          .map((row) => `  ${words(row)}`)
+          .join('\n')}`,
+    )
+    .join('\n\n'),
 )
 const save = () =>
   saveFile(
@@ -43,23 +79,20 @@ const print = () => window.print()
 <template>
   <section v-if="jobs.length" class="storm" aria-labelledby="storm-title">
     <h2 id="storm-title">Wind on its way: what may go over within four days</h2>
-    <div v-for="job in jobs" :key="job.id" class="job">
+    <div v-for="job in shown" :key="job.id" class="job">
       <NuxtLink :to="`/jobs/${job.id}/look?post=${job.posts[0]!.post}`" class="name">{{ job.name }}</NuxtLink>
       <ul>
-        <li v-for="post in shown(job)" :key="`${post.line} ${post.post}`">
-          <strong class="measure">{{ post.post }}</strong>
-          <span class="measure chance">{{ percent(post.chance) }}</span>
-          <span
-            >{{ when(post.at) }}: {{ preferences.measures.gust(post.gust) }} against
-            {{ preferences.measures.gust(post.over) }}, {{ WHY[post.why] }}</span
-          >
-          <span class="todo">{{ todo(post) }}</span>
+        <li v-for="row in rowsOf(job)" :key="row.key">
+          <strong class="measure">{{ row.posts.join(', ') }}</strong>
+          <span class="measure chance">{{ row.chance }}</span>
+          <span>{{ row.says }}</span>
+          <span class="todo">{{ row.todo }}</span>
         </li>
       </ul>
-      <v-btn v-if="job.posts.length > shown(job).length" variant="text" @click="all(job.id)"
-        >and {{ job.posts.length - shown(job).length }} more</v-btn
-      >
     </div>
+    <v-btn v-if="jobs.length > shown.length" variant="text" @click="isOpen = true"
+      >and {{ jobs.length - shown.length }} {{ jobs.length - shown.length === 1 ? 'job' : 'jobs' }} more</v-btn
+    >
     <div class="row no-print">
       <v-btn @click="print">Print it</v-btn>
       <v-btn @click="save">Save it as a file</v-btn>
@@ -87,7 +120,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: 56px 112px minmax(0, 1fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 2fr) 112px minmax(0, 3fr) minmax(0, 3fr);
   gap: 10px;
   padding: 6px 0;
   border-bottom: 1px solid var(--rule);
@@ -106,7 +139,7 @@ li .measure {
 }
 @media (max-width: 760px) {
   li {
-    grid-template-columns: 56px 1fr;
+    grid-template-columns: 1fr auto;
   }
   li span:nth-child(n + 3) {
     grid-column: 1 / -1;

@@ -9,6 +9,7 @@ import { usePours } from './pours'
 import { useTimes } from './useTimes'
 import { leftWords, stageWords } from './pourWords'
 import type { PourClock } from '~~/core/pour/clock'
+import { loadsOf } from '~~/core/pour/loads'
 
 /** Every post that is wet or green, its hole in section, what is due first on the left; the figure in it is minutes. */
 const view = useJobView()
@@ -37,7 +38,15 @@ const items = computed<WetHole[]>(() =>
 )
 const model = computed(() => wetHoles(items.value, width.value, height.value))
 
-const nextOf = ({ milestones }: PourClock) => milestones.find(({ at }) => at > now.value)
+/** Of what it will carry; in the order in which it comes. */
+function nextOf({ milestones, pour }: PourClock) {
+  const found = view.posts.value.find(({ line, post }) => line.id === pour.line && post.id === pour.post)
+  const method = planned.value.find(({ line, post }) => line === pour.line && post === pour.post)?.method
+  const wanted = found && loadsOf(found.post.duties, found.line.kind, method)
+  return milestones.filter(({ key, at }) => at > now.value && wanted?.includes(key)).sort((a, b) => a.at - b.at)[0]
+}
+/** Under a narrow hole there is room for a time alone, px. */
+const NARROW = 150
 const drawn = computed(() =>
   model.value.holes.map((hole, i) => {
     const clock = shown.value[i]!
@@ -53,6 +62,8 @@ const drawn = computed(() =>
       unit,
       says: isSet ? (next?.says ?? 'hard') : stageWords(clock.stage),
       due: isSet ? (next ? `from ${when(next.at)}` : '') : due ? `${due.says} ${when(due.at!)}` : '',
+      isNarrow: hole.width < NARROW,
+      brief: isSet ? (next ? when(next.at) : '') : due ? when(due.at!) : '',
       isChosen: clock.pour.post === view.post.value?.id,
     }
   }),
@@ -93,8 +104,8 @@ const words = computed(() =>
         >
           {{ each.value }}
         </text>
-        <text :x="each.middle" :y="height - 34" class="says">{{ each.says }}</text>
-        <text :x="each.middle" :y="height - 12" class="due">{{ each.due }}</text>
+        <text v-if="!each.isNarrow" :x="each.middle" :y="height - 34" class="says">{{ each.says }}</text>
+        <text :x="each.middle" :y="height - 12" class="due">{{ each.isNarrow ? each.brief : each.due }}</text>
       </g>
       <line :y1="model.groundY" :y2="model.groundY" x1="0" :x2="width" class="ground-line" />
     </svg>

@@ -50,7 +50,7 @@ export function warningWords(
 ) {
   switch (kind) {
     case 'frost':
-      return `Frost, ${measures.temperature(value)} at ${when(at)}, before it can stand it: cover it with straw or sacking and a sheet, weighted down, and leave it on.`
+      return `Frost, ${measures.temperature(Math.floor(value))} at ${when(at)}, before it can stand it: cover it with straw or sacking and a sheet, weighted down, and leave it on.`
     case 'heat':
       return `${measures.temperature(value)} at ${when(at)}: shade it, cool water, less time to work.`
     case 'rain':

@@ -42,7 +42,7 @@ const isMetric = computed(() => preferences.units === 'metric')
       >{{ isMetric ? 'm' : 'ft in' }}</v-btn
     >
     <v-btn variant="text" class="find" title="Find or do anything (/)" @click="finder.show('find')">find /</v-btn>
-    <WetSign />
+    <WetSign class="on-desk" />
     <SaveSign />
   </header>
 </template>
@@ -79,6 +79,11 @@ const isMetric = computed(() => preferences.units === 'metric')
 }
 .on-phone {
   display: none;
+}
+@media (max-width: 760px) {
+  .on-desk {
+    display: none;
+  }
 }
 .posts .v-btn {
   min-width: 48px;

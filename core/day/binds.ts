@@ -1,10 +1,10 @@
 import { problemOf, readyAfter, type Problem } from './problem'
-import { DAY_MINUTES, dayOf, type DayPlan, type DayQuestion, type Placed, type Tool } from './question'
+import { dayOf, type DayPlan, type DayQuestion, type Placed, type Tool } from './question'
 
 /** Why a task begins no sooner than it does. */
 export interface Binding {
   task: string
-  because: 'concrete' | 'work' | 'hands' | 'tool' | 'weather' | 'night' | 'start' | 'set-by-hand'
+  because: 'concrete' | 'work' | 'hands' | 'tool' | 'weather' | 'night' | 'break' | 'start' | 'set-by-hand'
   /** What it waits for. */
   of?: string
   tool?: Tool
@@ -67,11 +67,18 @@ function bindingOf(placed: Placed, at: ReadonlyMap<string, Placed>, problem: Pro
   const opens = calendar.startsOf(dayOf(start)).includes(start)
   if (latest && opens && dayOf(latest.ready) <= dayOf(start)) {
     // Over the night, or a break, it was ready already.
-    const isNight = latest.ready < dayOf(start) * DAY_MINUTES + DAY_MINUTES
-    return { task: id, because: isNight ? 'night' : latest.because, of: latest.of }
+    return {
+      task: id,
+      because: dayOf(latest.ready) === dayOf(start) && isBehindBreak(start, problem) ? 'break' : 'night',
+      of: latest.of,
+    }
   }
   return latest ? { task: id, because: latest.because, of: latest.of } : { task: id, because: 'start' }
 }
+
+/** Whether a minute opens a later span of its day. */
+const isBehindBreak = (start: number, { calendar }: Problem): boolean =>
+  calendar.startsOf(dayOf(start)).indexOf(start) > 0
 
 /** When it lets go of people and tools: of a pour twice. */
 function freedAt({ task: id, start, end }: Placed, { tasks }: Problem): Set<number> {

@@ -106,6 +106,10 @@ describe('a plan of days', () => {
     const { plan } = planDays(pinned, EFFORT)
     expect(at(plan, 'pour').start).toBe(780)
     expect(breaches(pinned, plan)).toEqual([])
+    // What it waits for is done before it, whatever else there is.
+    const other = task('other', { minutes: 200, skills: ['dig'] })
+    const busy = { ...question([other, ...post]), pins: [{ task: 'pour', start: 640 }] }
+    expect(breaches(busy, planDays(busy, EFFORT).plan)).toEqual([])
     const early = planDays({ ...asked, pins: [{ task: 'pour', start: 520 }] }, EFFORT)
     expect(breaches(asked, early.plan)).toContainEqual(expect.objectContaining({ rule: 'early', task: 'pour' }))
   })

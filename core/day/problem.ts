@@ -11,6 +11,8 @@ export interface Problem {
   inOrder: readonly Task[]
   /** What waits for a task, with how. */
   waitingFor: ReadonlyMap<string, readonly { task: Task; after: After }[]>
+  /** Of what a pinned task waits for: when it has to be done, so that the pin holds. */
+  dueBy: ReadonlyMap<string, DayMinute>
   /** Least minutes from the end of what cuts loose to the end of what makes it fast again. */
   looseFor: ReadonlyMap<string, number>
   calendar: Calendar
@@ -37,6 +39,7 @@ export function problemOf(question: DayQuestion): Problem {
     tasks,
     inOrder: order,
     waitingFor,
+    dueBy: dueBy(question, tasks),
     looseFor: looseFor(order, tasks),
     calendar: calendarOf(question),
     time: concreteTime(question),
@@ -66,6 +69,25 @@ function inOrder(all: readonly Task[], tasks: ReadonlyMap<string, Task>): Task[]
   }
   all.forEach(put)
   return order
+}
+
+function dueBy({ pins }: DayQuestion, tasks: ReadonlyMap<string, Task>): Map<string, DayMinute> {
+  const due = new Map<string, DayMinute>()
+  const isPinned = new Set(pins.map(({ task }) => task))
+  function ask(task: Task, start: DayMinute): void {
+    for (const { task: id, least } of task.after) {
+      const before = tasks.get(id)!
+      const end = Math.min(start - least, due.get(id) ?? Infinity)
+      if (isPinned.has(id) || end === due.get(id)) continue
+      due.set(id, end)
+      ask(before, end - before.minutes)
+    }
+  }
+  for (const { task: id, start } of pins) {
+    const task = tasks.get(id)
+    if (task) ask(task, start)
+  }
+  return due
 }
 
 function looseFor(order: readonly Task[], tasks: ReadonlyMap<string, Task>): Map<string, number> {

@@ -93,6 +93,9 @@ export function planOf(
   }
 }
 
+/** More than any rank is below 0. */
+const DUE_FIRST = 1e7
+
 interface Laid {
   placed: Placed[]
   left: DayPlan['left']
@@ -104,12 +107,13 @@ function layAll(problem: Problem, manner: Manner, notBefore: ReadonlyMap<string,
   const { question, inOrder } = problem
   const board = new Board(problem, manner)
   const pins = new Map(question.pins.map(({ task, start }) => [task, start]))
+  // What a pinned task waits for comes first, by when it has to be done.
+  const rankOf = ({ id }: Task) =>
+    problem.dueBy.has(id) ? problem.dueBy.get(id)! - DUE_FIRST : (manner.rank.get(id) ?? 0)
   // What somebody has set lies where it was set, whatever it breaks.
   for (const task of inOrder) if (pins.has(task.id)) board.putPinned(task, pins.get(task.id)!)
 
-  let waiting = inOrder
-    .filter(({ id }) => !pins.has(id))
-    .sort((a, b) => (manner.rank.get(a.id) ?? 0) - (manner.rank.get(b.id) ?? 0))
+  let waiting = inOrder.filter(({ id }) => !pins.has(id)).sort((a, b) => rankOf(a) - rankOf(b))
   // What wants a tool that others keep is not asked again before one of them gives it back.
   const held = new Set<Task>()
   while (waiting.length > 0) {
@@ -172,7 +176,10 @@ class Board {
       }
     }
     if (!Number.isFinite(ready)) return this.#cannot(task, 'in this cold it never hardens')
-    const start = this.#firstStart(task, ready, last)
+    const due = this.problem.dueBy.get(task.id)
+    const inTime = due === undefined ? last : Math.min(last, due - task.minutes)
+    // Too late for what was set by hand is better than nowhere: that is said.
+    const start = this.#firstStart(task, ready, inTime) ?? this.#firstStart(task, ready, last)
     if (start === undefined) {
       const later =
         hastes === undefined ? undefined : this.#firstStart(task, ready, question.hours.length * DAY_MINUTES)

@@ -76,7 +76,10 @@ function standingOf({ standing, diagnosis }: PostPlan): Pick<ExposedPost, 'stand
       // A sound post whose footing nobody has measured is no news.
       return standing.range && diagnosis.state !== 'nothing-wrong' ? { standing: standing.range[0] } : undefined
     case 'moves':
-      return standing.holdingGust === undefined ? undefined : { standing: standing.holdingGust, isGone: true }
+      // A hand moves it: less than so much, and no figure how much less.
+      return standing.holdingGust === undefined
+        ? undefined
+        : { standing: Math.max(WORKING_GUST, standing.holdingGust), isGone: true }
     case 'given-way':
       // Only its panels hold it: it counts as something that hangs loose.
       return { standing: WORKING_GUST, isGone: true }

@@ -26,7 +26,7 @@ interface Work {
 }
 
 /** So many rotted posts of a close-boarded fence, their repairs chosen. */
-function fence({ posts, gate, mix = 'post-mix-20', method = 'new-post-concrete', soil = 'firm-clay', filling }: Work): Job {
+export function fence({ posts, gate, mix = 'post-mix-20', method = 'new-post-concrete', soil = 'firm-clay', filling }: Work): Job {
   const repair = { method, mix, ...(filling ? { filling } : {}) }
   const all = Array.from({ length: posts }, (_, i): Post => ({
     id: `B${i + 1}`,

@@ -1,3 +1,4 @@
+import { anyDaySetup, anyPour } from './anyPour'
 import { anyGate, setOutOfLine, setOutOfPost } from './anySetOut'
 import { DIGGING_TOOLS } from '../../core/concrete/overdig'
 import { SEASONS } from '../../core/ground/soil'
@@ -239,12 +240,19 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       targetReturnYears: between(2, 1000),
       leanReturnYears: between(1.1, 1000),
       season: fc.constantFrom(...SEASONS),
+      place: fc.constantFrom(...tables.stations.map(({ key: station }) => station)),
+      timeZone: fc.constantFrom('UTC', 'Europe/Lisbon'),
     },
     { requiredKeys: [] },
   )
+  const further = fc.record(
+    { pours: fc.array(anyPour(tables, 'A', fc.constantFrom('A0', 'A1')), { maxLength: 2 }), day: anyDaySetup },
+    { requiredKeys: [] },
+  )
   return fc
-    .record({ site, line, posts: fc.array(post, { minLength: 1, maxLength: 3 }), bay: between(0.1, 10) })
-    .map(({ site: of, line: facts, posts: all, bay }) => ({
+    .record({ site, line, posts: fc.array(post, { minLength: 1, maxLength: 3 }), bay: between(0.1, 10), further })
+    .map(({ site: of, line: facts, posts: all, bay, further: more }) => ({
+      ...more,
       format: JOB_FORMAT,
       version: JOB_VERSION,
       name: 'Any',

@@ -7,7 +7,7 @@ import { usePreferencesStore } from '~/session/preferences'
 import { concreteTime } from '~~/core/day/concreteTime'
 import { clockWords, dayModel, type DayBlock } from './model/dayModel'
 import { useDay } from './useDay'
-import { dayWords } from './dayWords'
+import { breachWords, dayWords } from './dayWords'
 
 /** The ground line across, time downwards: each task a block under its post, to be pulled up and down. */
 const view = useJobView()
@@ -26,18 +26,18 @@ const model = computed(() => {
 const chain = computed(() => model.value?.chain.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' '))
 const letters = (block: DayBlock) => block.by.join('')
 const words = (block: DayBlock) =>
-  `${block.task.split(':')[0]!.split('/').pop()}: ${block.says}, ${dayWords(day.midnight.value, block.start, day.zone.value)} ${clockWords(block.start)} to ${clockWords(block.end)}, ${block.by.join(' and ')}${block.breaks.length ? `; ${block.breaks.join('; ')}` : ''}`
+  `${block.task.split(':')[0]!.split('/').pop()}: ${block.says}, ${dayWords(day.midnight.value, block.start, day.zone.value)} ${clockWords(block.start)} to ${clockWords(block.end)}, ${block.by.join(' and ')}${block.breaks.length ? `; ${block.breaks.map((says) => breachWords(day.asked.value!, { says })).join('; ')}` : ''}`
 
 /** One block is pulled as a whole: where it was taken stays under the finger. */
 const pull = drag<SVGGElement, unknown>()
   .clickDistance(4)
   .subject((event: D3DragEvent<SVGGElement, unknown, unknown>) => {
     const block = blockOf(event.sourceEvent as Event)
-    return { block, y: block ? block.y - event.y : 0 }
+    return { block, x: event.x, y: block?.y ?? 0 }
   })
-  .on('drag', (event: D3DragEvent<SVGGElement, unknown, { block?: DayBlock; y: number }>) => {
-    const { block, y } = event.subject
-    const start = block && model.value?.minuteAt(event.y + y)
+  .on('drag', (event: D3DragEvent<SVGGElement, unknown, { block?: DayBlock }>) => {
+    const { block } = event.subject
+    const start = block && model.value?.minuteAt(event.y)
     if (block && start !== undefined) day.tried.value = { task: block.task, start: Math.max(0, start) }
   })
   .on('end', () => {
@@ -106,6 +106,16 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
             <template v-if="hour.gust > 8">~{{ Math.round(hour.gust) }}</template>
           </text>
         </g>
+        <text
+          v-if="band.night"
+          :y="band.night.y"
+          :x="model.width / 2"
+          class="night"
+          :class="{ hard: band.night.temperature < 0 || band.night.gust > 12 }"
+        >
+          until then down to {{ preferences.measures.temperature(Math.floor(band.night.temperature)) }}, gusts to
+          {{ preferences.measures.gust(band.night.gust) }}
+        </text>
         <g v-for="hour in band.hours" :key="`h${hour.y}`">
           <line :y1="hour.y" :y2="hour.y" x1="44" :x2="model.width" class="hour" />
           <text :y="hour.y + 5" x="4" class="clock">{{ hour.says }}</text>
@@ -214,6 +224,10 @@ text {
 .weather {
   text-anchor: end;
 }
+.night {
+  text-anchor: middle;
+}
+.night.hard,
 .weather.hard {
   font-weight: 600;
   fill: var(--error);

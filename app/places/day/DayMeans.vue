@@ -110,7 +110,7 @@ const toggleBeside = (id: string, is: boolean) => {
         @update:model-value="setHire(tool, 'to', $event)"
       />
     </div>
-    <h3>Hours</h3>
+    <h3 class="panel-section">Hours</h3>
     <div v-for="(span, i) in hours" :key="i" class="field-grid">
       <v-text-field
         :label="`${i === 0 ? 'Work begins' : 'Goes on'}`"

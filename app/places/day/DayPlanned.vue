@@ -36,7 +36,7 @@ const boundWords = computed(() => {
 })
 const broken = computed(() => day.breaks.value.map((each) => breachWords(day.asked.value!, each)))
 const left = computed(() => day.plan.value?.left ?? [])
-const covers = computed(() => day.plan.value?.covers ?? [])
+const covers = computed(() => [...new Set((day.plan.value?.covers ?? []).map(({ post }) => post.split('/').pop()))])
 const pins = computed(() => day.setup.value.pins ?? [])
 const knownUntil = computed(() => weather.forecast.value?.hours.at(-1)?.at)
 const isBeyond = computed(
@@ -73,19 +73,17 @@ async function save(): Promise<void> {
       aria-label="Planning"
     />
     <p v-if="work.failure.value" class="error-text" role="alert">{{ work.failure.value }}</p>
-    <div v-if="broken.length" class="caution" role="status">
+    <div v-if="broken.length" class="caution" role="status" aria-label="What it breaks">
       <p v-for="each in broken.slice(0, 6)" :key="each">{{ each }}</p>
       <p v-if="broken.length > 6">and {{ broken.length - 6 }} more</p>
     </div>
-    <div v-if="left.length" class="caution" role="status">
+    <div v-if="left.length" class="caution" role="status" aria-label="What found no place">
       <p v-for="each in left.slice(0, 5)" :key="each.task">
         {{ taskWords(day.asked.value, each.task) }}: {{ each.why }}.
       </p>
       <p v-if="left.length > 5">and {{ left.length - 5 }} more</p>
     </div>
-    <p v-if="covers.length" class="caution">
-      Open for the night, to be covered and barred: {{ covers.map(({ post }) => post.split('/').pop()).join(', ') }}.
-    </p>
+    <p v-if="covers.length" class="caution">Open for the night, to be covered and barred: {{ covers.join(', ') }}.</p>
     <div v-if="pins.length" class="panel-section">
       <h3>Set by hand</h3>
       <v-btn v-for="each in pins" :key="each.task" variant="text" @click="day.unpin(each.task)"

@@ -62,7 +62,9 @@ export function bindingWords(question: DayQuestion, { task, because, of, tool }:
     case 'weather':
       return `${what}: the weather lets nobody begin sooner`
     case 'night':
-      return `${what}: with the next day’s hours`
+      return `${what}: with the next day’s hours, behind ${before}`
+    case 'break':
+      return `${what}: after the break, behind ${before}`
     case 'start':
       return `${what}: at the start`
     case 'set-by-hand':

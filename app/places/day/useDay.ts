@@ -25,8 +25,8 @@ function createDay(session: Session, view: JobView, pours: Pours) {
   const work = useDayWork()
   const setup = computed<DaySetup>(() => session.job?.day ?? {})
   const zone = computed(() => session.job?.site?.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone)
-  /** Where nobody said: today. */
-  const first = computed(() => setup.value.first ?? dateIn(timeNow(), zone.value))
+  /** Where nobody said: the next day, since a plan for a morning that is over helps nobody. */
+  const first = computed(() => setup.value.first ?? dateIn(timeNow() + DAY, zone.value))
   const midnight = computed(() => midnightIn(first.value, zone.value))
 
   /** Jobs of the same site that are worked on in the same days, as this device has them. */
@@ -190,6 +190,8 @@ export function useDay(): Day {
   })
   return mine.day
 }
+
+const DAY = 24 * 60 * 60_000
 
 /** @example dateIn(Date.UTC(2026, 10, 27), 'UTC') // '2026-11-27' */
 const dateIn = (at: number, timeZone: string): string =>

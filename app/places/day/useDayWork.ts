@@ -7,7 +7,7 @@ import { USUAL_EFFORT } from '~~/core/day/search'
 import type { BoundPlan, DayWork } from './dayWorker'
 
 /** What one thing more would save is asked so often; less is done for each. */
-const QUICK = { ...USUAL_EFFORT, rounds: 80 }
+const QUICK = { ...USUAL_EFFORT, rounds: 40 }
 
 /** The planner at work beside the screen: how far it is, calling it off, and what it found. */
 export function useDayWork() {

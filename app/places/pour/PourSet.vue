@@ -24,6 +24,7 @@ const rows = computed(() => {
   const wanted = loadsOf(view.post.value!.duties, view.line.value!.kind, again?.method)
   return clock.milestones
     .filter(({ key }) => wanted.includes(key))
+    .sort((a, b) => a.at - b.at)
     .map((each) => ({ ...each, isDone: now.value >= (each.latest ?? Infinity), isLikely: now.value >= each.at }))
 })
 const read = computed(() => facesOf(clock.pour))

@@ -15,6 +15,7 @@ import ConflictPanel from '~/shell/ConflictPanel.vue'
 import PlaceBar from '~/shell/PlaceBar.vue'
 import StorageNotice from '~/shell/StorageNotice.vue'
 import TopBar from '~/shell/TopBar.vue'
+import WetSign from '~/shell/WetSign.vue'
 import { useJobKeys } from '~/shell/useKeys'
 import { pictures } from '~/sync/device'
 import { lineSummary } from '~~/core/document/summary'
@@ -88,6 +89,8 @@ watch(
     <p v-else-if="!session.job" class="failure" role="status">Opening the job …</p>
     <template v-else-if="view.post.value">
       <TopBar />
+      <!-- In the place itself it stands large. -->
+      <WetSign v-if="onPhone && place?.key !== 'pour'" block />
       <StorageNotice :save="saveJob" />
       <OverviewStrip
         class="strip no-print"

@@ -26,6 +26,8 @@ export interface DayBand {
   visit: { from: DayMinute; to: DayMinute }
   hours: { y: number; says: string }[]
   weather: { y: number; height: number; temperature: number; gust: number; rain: number }[]
+  /** Coldest and windiest of the hours between this visit and the next, or of the night behind the last. */
+  night?: { y: number; temperature: number; gust: number }
 }
 
 export interface DayModel {
@@ -45,8 +47,8 @@ export interface DayModel {
 
 /** px: of the scale and the weather on the left, of the ground line above, of a night between two visits. */
 const LEFT = 92
-const TOP = 54
-const NIGHT = 30
+const TOP = 72
+const NIGHT = 46
 const BEFORE = 10
 /** A minute is at least so tall, px, and a block so wide at most. */
 const LEAST_SCALE = 0.62
@@ -80,7 +82,17 @@ export function dayModel(
   const free = size.height - TOP - BEFORE - spans.length * NIGHT
   const scale = Math.max(LEAST_SCALE, free / Math.max(1, minutes))
   let y = TOP + BEFORE
-  const bands = spans.map(({ day, from, to }): DayBand & { from: number; to: number } => {
+  /** Of hours that nobody works in. */
+  function nightOf(from: number, to: number, at: number): DayBand['night'] {
+    const hours = question.weather.slice(Math.floor(from / 60), Math.ceil(to / 60))
+    if (hours.length === 0) return undefined
+    return {
+      y: at,
+      temperature: Math.min(...hours.map(({ temperature }) => temperature)),
+      gust: Math.max(...hours.map(({ gust }) => gust)),
+    }
+  }
+  const bands = spans.map(({ day, from, to }, i): DayBand & { from: number; to: number } => {
     const top = y
     y += (to - from) * scale + NIGHT
     const at = (minute: number) => top + (minute - from) * scale
@@ -92,6 +104,7 @@ export function dayModel(
       top,
       bottom: y - NIGHT,
       visit: plan.visits.find((each) => each.day === day)!,
+      ...nightIn(nightOf(to, spans[i + 1]?.from ?? to + 15 * 60, y - NIGHT + 16)),
       hours: [...whole, to].map((minute) => ({ y: at(minute), says: clockWords(minute) })),
       weather: whole.flatMap((minute) => {
         const hour = question.weather[Math.floor(minute / 60)]
@@ -154,6 +167,7 @@ export function dayModel(
   }
 }
 
+const nightIn = (night: DayBand['night']) => (night ? { night } : {})
 const hourBefore = (minute: number) => Math.floor(minute / 60) * 60
 const hourBehind = (minute: number) => Math.ceil(minute / 60) * 60
 

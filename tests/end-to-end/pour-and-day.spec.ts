@@ -1,0 +1,267 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, test, type Page } from '@playwright/test'
+import { freePort, startDatabase } from '../../scripts/lib/database.mjs'
+import { state } from '../../scripts/lib/paths.mjs'
+import { recreate } from '../../scripts/lib/schemas.mjs'
+import { startServer } from '../../scripts/lib/server.mjs'
+import type { Job } from '../../core/document/job'
+import { demoDays } from '../../data/demo/days'
+import { launchOn } from './killable'
+import { expectSaved, expectUsable, importJob, open, PHONE } from './steps'
+
+const HOUR = 3_600_000
+const DAY = 24 * HOUR
+
+const before = demoDays.find(({ name }) => name.includes('before the front'))!
+/** A morning whose second evening has the front, at seven. */
+const morning = (): number => {
+  const next = Math.ceil(Date.now() / DAY) + 1
+  return (next % 2 === 0 ? next : next + 1) * DAY + 7 * HOUR
+}
+const dateOf = (at: number) => new Date(at).toISOString().slice(0, 10)
+function theTwoDays(name: string, first: number): Job {
+  const { job, setup } = before
+  return {
+    ...job,
+    name,
+    site: { ...job.site, place: 'bank', timeZone: 'UTC' },
+    day: { ...setup, first: dateOf(first) },
+  }
+}
+
+/** The device lives at another time, and the server says the same: what it answers carries the device's own hour. */
+async function liveAt(page: Page, time: number, mood: string): Promise<void> {
+  await page.clock.install({ time })
+  await page.route(/\/api\/(?!instruments)/, async (route) => {
+    const response = await route.fetch()
+    // A page that is left meanwhile asks no more.
+    const now = await page.evaluate(() => Date.now()).catch(() => undefined)
+    if (now === undefined) return route.abort()
+    return route.fulfill({ response, headers: { ...response.headers(), date: new Date(now).toUTCString() } })
+  })
+  await page.addInitScript((wanted) => localStorage.setItem('vindex-weather-mood', wanted), mood)
+}
+
+const timer = (page: Page) => page.getByRole('timer')
+/** What a plan breaks, and what found no place in it. */
+const wrongs = (page: Page) => page.getByRole('status', { name: /What it breaks|What found no place/ })
+const startButton = (page: Page) => page.getByRole('button', { name: /start its clock/ })
+/** Started all the same where nobody would stay, whatever the hour is. */
+async function startNow(page: Page): Promise<void> {
+  await startButton(page).click()
+  const again = page.getByRole('button', { name: 'Start it all the same' })
+  await expect(again.or(timer(page))).toBeVisible()
+  if (await again.isVisible()) await again.click()
+}
+const block = (page: Page, words: RegExp) => page.getByRole('button', { name: words })
+
+test.describe('two days', () => {
+  test.use({ serviceWorkers: 'block', timezoneId: 'UTC' })
+
+  test('are planned, pulled about, poured by turns, and seen through a frost and a front', async ({
+    page,
+    request,
+    context,
+  }) => {
+    test.setTimeout(180_000)
+    const first = morning()
+    const id = await importJob(request, theTwoDays('Nine posts and a gate', first))
+    await liveAt(page, first, 'storm')
+
+    // Plan it: nothing is left over, and the gate comes last.
+    await open(page, `/jobs/${id}/day?post=B1`)
+    await page.getByRole('button', { name: 'Plan the days' }).click()
+    await expect(page.getByRole('heading', { name: 'What decides the end' })).toBeVisible({ timeout: 60_000 })
+    await expect(wrongs(page)).toHaveCount(0)
+    await expect(page.getByText(/hang the gate/).last()).toBeVisible()
+    await expectSaved(page)
+
+    // A pour an hour later: what that breaks is said where it breaks; planned round it, nothing does.
+    const pour = block(page, /^B1: pour/)
+    await pour.focus()
+    for (let i = 0; i < 12; i++) await pour.press('ArrowDown')
+    await expect(page.getByText('Set by hand')).toBeVisible()
+    await expect(wrongs(page).first()).toBeVisible()
+    await page.getByRole('button', { name: 'Plan the rest round it' }).click()
+    await expect(wrongs(page)).toHaveCount(0, { timeout: 60_000 })
+
+    // Three pours by turns: the next says from when it may start.
+    await page.clock.setSystemTime(first + 3 * HOUR)
+    await open(page, `/jobs/${id}/pour?post=B1`)
+    await startButton(page).click()
+    await expect(timer(page)).toContainText(/B1\s*\d+/)
+    for (const post of ['B2', 'B3']) {
+      await page.getByRole('button', { name: 'Next post' }).click()
+      await expect(page.getByText(/Start it at \d\d:\d\d/)).toBeVisible()
+      // Not at once, and a minute later until it is its turn.
+      await expect
+        .poll(
+          async () => {
+            await page.clock.fastForward(60_000)
+            return page.getByText('It may start now.').isVisible()
+          },
+          { intervals: [50], timeout: 20_000 },
+        )
+        .toBe(true)
+      await startButton(page).click()
+      await expect(timer(page)).toContainText(post)
+    }
+    // Bags, water and a check without a signal; it is kept.
+    await context.setOffline(true)
+    await page.getByRole('button', { name: 'One bag in' }).click()
+    await expect(page.getByText(/1\s*of \d+ bags/)).toBeVisible()
+    await context.setOffline(false)
+    await expectSaved(page)
+
+    // Both faces by the level that streams in.
+    for (const face of ['across the line', 'along it']) {
+      await page.getByRole('button', { name: new RegExp(`^${face}`) }).click()
+      await page.getByRole('button', { name: 'Let the digital level stream in' }).click()
+      await page.getByRole('button', { name: 'Take it' }).click()
+      await expect(page.getByRole('button', { name: `${face} ✓ by level` })).toBeVisible()
+      await page.getByRole('button', { name: 'Type it instead' }).click()
+    }
+
+    // One moves when it is let go of, is put right, and then stays.
+    await page.getByText('Let go of it: does it stay?').click()
+    await page.getByRole('textbox', { name: /^It moved, over/ }).fill('5')
+    await page.getByRole('textbox', { name: /^It moved, over/ }).press('Enter')
+    await page.getByRole('button', { name: 'thin behind it' }).click()
+    await expect(page.getByText('Rod mix in behind it, push it back, and hold it.')).toBeVisible()
+    await page.getByRole('button', { name: 'It stays', exact: true }).click()
+    await expect(page.getByText('It stays: hands off.')).toBeVisible()
+
+    // The night's frost is warned of, and covered.
+    await page.clock.setSystemTime(first + 8 * HOUR)
+    await page.clock.runFor(2_000)
+    await expect(page.getByText('can no longer be moved')).toBeVisible()
+    const frost = page.getByRole('paragraph').filter({ hasText: /^\s*B3\s*: Frost/ })
+    await expect(frost).toBeVisible()
+    await page.getByLabel('covered', { exact: true }).check()
+    await page.getByLabel('propped both ways').check()
+    await expect(frost).toHaveCount(0)
+
+    // Next morning the props of what was poured first are likely off by noon of a day and more; the panels wait longer.
+    const rows = page.getByRole('listitem').filter({ hasText: 'props may be loosened' })
+    await expect(rows).not.toContainText('✓')
+    await page.clock.setSystemTime(first + 36 * HOUR)
+    await page.clock.runFor(2_000)
+    await expect(rows).toContainText('✓')
+    await expect(page.getByRole('listitem').filter({ hasText: 'rails and boards back' })).not.toContainText('✓')
+
+    // Storm watch names what is green.
+    await page.getByRole('link', { name: 'Vindex: all jobs' }).click()
+    const storm = page.getByRole('region', { name: /Wind on its way/ })
+    await expect(storm.getByText(/its concrete is green|green, on its props/).first()).toBeVisible()
+    await expect(storm).toContainText('Nine posts and a gate')
+    await expectUsable(page, 'jobs with a storm on its way')
+  })
+
+  test('by phone: the clock, the list and the crew can be read and hit', async ({ browser, request, baseURL }) => {
+    const first = morning()
+    const id = await importJob(request, theTwoDays('By phone', first))
+    const page = await (
+      await browser.newContext({ ...PHONE, baseURL: baseURL!, serviceWorkers: 'block', timezoneId: 'UTC' })
+    ).newPage()
+    await liveAt(page, first + 3 * HOUR, 'frost')
+    await open(page, `/jobs/${id}/pour?post=B1`)
+    await startButton(page).click()
+    await expect(timer(page)).toBeVisible()
+    await expectUsable(page, 'pour by phone')
+    await open(page, `/jobs/${id}/day?post=B1`)
+    await page.getByRole('button', { name: 'Plan the days' }).click()
+    await expect(page.getByRole('heading', { name: 'What decides the end' })).toBeVisible({ timeout: 60_000 })
+    await page.getByRole('tab', { name: 'List' }).click()
+    await expect(page.getByRole('listitem').first()).toContainText(/\d\d:\d\d/)
+    await expectUsable(page, 'day by phone')
+    await page.context().close()
+  })
+})
+
+test('a clock outlives a killed browser, a killed server and an hour without the device', async ({ playwright }) => {
+  test.setTimeout(180_000)
+  const folder = join(state, `pours-${process.pid}`)
+  const profile = mkdtempSync(join(tmpdir(), 'vindex-pour-'))
+  const database = await startDatabase(folder)
+  await recreate(database.url('vindex'))
+  const server = await startServer({
+    build: process.env.VINDEX_BUILD!,
+    databaseUrl: database.url('vindex'),
+    port: await freePort(),
+  })
+  const request = await playwright.request.newContext({ baseURL: server.address })
+  const job = theTwoDays('Killed pour', morning())
+  const slow: Job = {
+    ...job,
+    lines: job.lines.map((line) => ({
+      ...line,
+      posts: line.posts.map((post) => ({ ...post, repair: { ...post.repair, mix: 'general-20' } })),
+    })),
+  }
+  const id = await importJob(request, slow)
+  const address = `${server.address}/jobs/${id}/pour?post=B1`
+
+  const first = await launchOn(profile)
+  await first.page.goto(address)
+  await first.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await startNow(first.page)
+  await expect(timer(first.page)).toBeVisible()
+  await expectSaved(first.page)
+  const left = await minutesLeft(first.page)
+  expect(left).toBeGreaterThan(80)
+  await first.kill()
+  await server.kill()
+
+  const again = await launchOn(profile)
+  await again.page.clock.install({ time: Date.now() + HOUR })
+  await again.page.goto(address)
+  await expect(timer(again.page)).toBeVisible()
+  // A minute either way: nobody stopped the hour while the browser was started.
+  expect(Math.abs((await minutesLeft(again.page)) - (left - 60))).toBeLessThanOrEqual(1)
+  await again.kill()
+  await database.stop()
+  rmSync(profile, { recursive: true, force: true })
+  rmSync(folder, { recursive: true, force: true })
+})
+
+async function minutesLeft(page: Page): Promise<number> {
+  const words = (await timer(page).getAttribute('aria-label'))!
+  const [, hours, minutes] = /(?:(\d+) h )?(\d+)/.exec(words.replace(/^[^:]*: /, ''))!
+  return Number(hours ?? 0) * 60 + Number(minutes)
+}
+
+test('a clock of the device that was put two hours on is noticed, and the pours go by the server’s', async ({
+  page,
+  request,
+}) => {
+  const id = await importJob(request, theTwoDays('Two hours on', morning()))
+  await page.clock.install({ time: Date.now() + 2 * HOUR })
+  await open(page, `/jobs/${id}/pour?post=B1`)
+  await expect(page.getByRole('alert').filter({ hasText: /2 h 0 min ahead of the server/ })).toBeVisible()
+  await startNow(page)
+  await expect(timer(page)).toBeVisible()
+  await expectSaved(page)
+  const { job } = (await (await request.get(`/api/jobs/${id}`)).json()) as { job: Job }
+  expect(Math.abs(Date.parse(job.pours![0]!.startedAt) - Date.now())).toBeLessThan(60_000)
+})
+
+test('a forecast that is out, late or silent keeps nobody from pouring', async ({ page, request }) => {
+  test.setTimeout(90_000)
+  const id = await importJob(request, theTwoDays('No forecast', morning()))
+  await open(page, `/jobs/${id}/pour?post=B1`)
+  const weather = page.getByText(/ now, gusts .* old\./)
+  await expect(weather).toBeVisible()
+  await page.getByRole('combobox', { name: 'Stand-in for a forecast: what it does' }).press('ArrowDown')
+  await page.getByRole('option', { name: 'outage' }).click()
+  await expect(page.getByText('The forecast does not answer.')).toBeVisible()
+  await expect(weather).toBeVisible()
+  // Silent: nothing comes at all, and after a while it is not waited for.
+  await page.route('**/api/forecast*', () => undefined)
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByText('No connection.')).toBeVisible({ timeout: 15_000 })
+  await expect(weather).toBeVisible()
+  await startNow(page)
+  await expect(timer(page)).toBeVisible()
+})
