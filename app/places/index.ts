@@ -12,4 +12,7 @@ import { walk } from './walk'
 /** In working order. */
 export const PLACES: readonly Place[] = [walk, look, cause, repair, hole, setOut, pour, day, sheet]
 
+/** Where clocks on wet concrete lead to. */
+export const WET_PLACE = PLACES.find(({ seesToWet }) => seesToWet)!.key
+
 export const placeOf = (key: unknown): Place | undefined => PLACES.find((place) => place.key === key)

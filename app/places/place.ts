@@ -16,6 +16,8 @@ export interface Place {
   draws: 'as-it-stands' | 'building' | 'repaired' | 'strings' | 'itself' | 'own-page'
   /** Of a place that draws itself. */
   drawing?: () => Promise<{ default: Component }>
+  /** What is wet is seen to here: clocks that call lead to it. */
+  seesToWet?: true
   /** The hole of the repair in hand can be pulled on in the drawing. */
   hasGrips?: true
   panel: () => Promise<{ default: Component }>

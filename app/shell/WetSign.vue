@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
+import { WET_PLACE } from '~/places'
 import { usePours } from '~/pours/pours'
 import { leftWords, stageWords } from '~/pours/pourWords'
 
@@ -11,7 +12,7 @@ const first = computed(() => wet.value[0])
 const left = computed(() => leftWords(first.value?.minutesLeft ?? null))
 function go(): void {
   view.choose(first.value!.pour.post)
-  view.goTo('pour')
+  view.goTo(WET_PLACE)
 }
 </script>
 

@@ -89,19 +89,18 @@ const SMALL: [string, DayQuestion][] = [
     'more than one day holds',
     question([task('a', 80), task('b', 70, ['a']), task('c', 60), task('d', 50, ['c'])], 1, 2),
   ],
-  ['two posts and one set of props', question([...poured('p', 15), ...poured('q', 10)], 2, 1, { props: 1 }, 200)],
+  ['two posts and one set of props', question([...poured('p', 15), ...poured('q', 10)], 2, 1, { props: 1 }, 180)],
   [
     'a post whose panels wait for the morning',
     question(
       [
         ...poured('p', 30),
         task('pboards', 20, [], { hands: 2, after: [{ task: 'ppour', least: 0, milestone: 'boards' }] }),
-        task('x', 40),
       ],
       2,
       2,
       { props: 1 },
-      100,
+      80,
     ),
   ],
 ]

@@ -2,7 +2,8 @@ import { drawsFrom, type Draws } from '../numeric/draws'
 import { compareGoals, goalOf, type DayGoal } from './goal'
 import { problemOf, type Problem } from './problem'
 import { DAY_MINUTES, MOST_OVERTIME, type DayPlan, type DayQuestion } from './question'
-import { schedule, type Manner } from './schedule'
+import type { Manner } from './board'
+import { schedule } from './schedule'
 
 export interface FoundPlan {
   plan: DayPlan

@@ -3,15 +3,14 @@ import { drag, select, type D3DragEvent } from 'd3'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
-import { usePreferencesStore } from '~/session/preferences'
 import { concreteTime } from '~~/core/day/concreteTime'
 import { clockWords, dayModel, type DayBlock } from './model/dayModel'
 import { useDay } from './useDay'
+import DayBands from './DayBands.vue'
 import { breachWords, dayWords } from './dayWords'
 
 /** The ground line across, time downwards: each task a block under its post, to be pulled up and down. */
 const view = useJobView()
-const preferences = usePreferencesStore()
 const day = useDay()
 const frame = useTemplateRef<HTMLElement>('frame')
 const sheet = useTemplateRef<SVGSVGElement>('sheet')
@@ -89,38 +88,7 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
           <path d="M4 4 h.1" class="hatch dot" />
         </pattern>
       </defs>
-      <g v-for="band in model.bands" :key="band.day" class="band">
-        <rect :y="band.top" :height="band.bottom - band.top" x="0" :width="model.width" class="day" />
-        <text :y="band.top - 6" x="6" class="day-name">
-          {{ dayWords(day.midnight.value, band.visit.from, day.zone.value) }}
-        </text>
-        <g v-for="hour in band.weather" :key="hour.y">
-          <rect v-if="hour.rain > 0.5" :y="hour.y" x="48" width="40" :height="hour.height" class="rain" />
-          <text
-            :y="hour.y + hour.height / 2 + 5"
-            x="86"
-            class="weather"
-            :class="{ hard: hour.temperature < 0 || hour.gust > 12 }"
-          >
-            {{ preferences.measures.temperature(hour.temperature).replace(/ .*/, '°') }}
-            <template v-if="hour.gust > 8">~{{ Math.round(hour.gust) }}</template>
-          </text>
-        </g>
-        <text
-          v-if="band.night"
-          :y="band.night.y"
-          :x="model.width / 2"
-          class="night"
-          :class="{ hard: band.night.temperature < 0 || band.night.gust > 12 }"
-        >
-          until then down to {{ preferences.measures.temperature(Math.floor(band.night.temperature)) }}, gusts to
-          {{ preferences.measures.gust(band.night.gust) }}
-        </text>
-        <g v-for="hour in band.hours" :key="`h${hour.y}`">
-          <line :y1="hour.y" :y2="hour.y" x1="44" :x2="model.width" class="hour" />
-          <text :y="hour.y + 5" x="4" class="clock">{{ hour.says }}</text>
-        </g>
-      </g>
+      <DayBands :bands="model.bands" :width="model.width" :midnight="day.midnight.value" :zone="day.zone.value" />
       <line
         v-for="(tail, i) in model.tails"
         :key="`t${i}`"
@@ -183,19 +151,8 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
 svg {
   display: block;
 }
-.day {
-  fill: rgb(var(--v-theme-faint));
-}
 .sky {
   fill: var(--paper);
-}
-.hour {
-  stroke: var(--rule);
-  stroke-width: 1;
-}
-.rain {
-  fill: rgb(var(--v-theme-water));
-  opacity: 0.6;
 }
 .ground-line {
   stroke: var(--ink);
@@ -210,7 +167,6 @@ text {
   font-family: var(--measure);
   font-size: 14px;
 }
-.day-name,
 .name {
   font-weight: 600;
   font-size: 16px;
@@ -220,17 +176,6 @@ text {
 }
 .name.chosen {
   fill: var(--string-ink);
-}
-.weather {
-  text-anchor: end;
-}
-.night {
-  text-anchor: middle;
-}
-.night.hard,
-.weather.hard {
-  font-weight: 600;
-  fill: var(--error);
 }
 .face {
   fill: var(--paper);

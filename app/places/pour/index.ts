@@ -6,6 +6,7 @@ export const pour: Place = {
   digit: '7',
   says: 'the clock on wet concrete, checks, what may go on when',
   draws: 'itself',
+  seesToWet: true,
   drawing: () => import('~/pours/WetHoles.vue'),
   panel: () => import('./Panel.vue'),
 }

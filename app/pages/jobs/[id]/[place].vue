@@ -7,7 +7,7 @@ import { provideOpenJob } from '~/job/openJob'
 import { jobFileName } from '~~/core/document/fileName'
 import FocusDrawing from '~/picture/FocusDrawing.vue'
 import OverviewStrip from '~/picture/OverviewStrip.vue'
-import { PLACES, placeOf } from '~/places'
+import { PLACES, placeOf, WET_PLACE } from '~/places'
 import type { Place } from '~/places/place'
 import { providePours } from '~/pours/pours'
 import { useAlarms } from '~/pours/useAlarms'
@@ -39,7 +39,7 @@ useJobKeys(open)
 const pours = providePours(open)
 useAlarms(pours, (_line, post) => {
   view.choose(post)
-  view.goTo('pour')
+  view.goTo(WET_PLACE)
 })
 void session.refresh()
 void pictures.open(id)
@@ -90,7 +90,7 @@ watch(
     <template v-else-if="view.post.value">
       <TopBar />
       <!-- In the place itself it stands large. -->
-      <WetSign v-if="onPhone && place?.key !== 'pour'" block />
+      <WetSign v-if="onPhone && !place?.seesToWet" block />
       <StorageNotice :save="saveJob" />
       <OverviewStrip
         class="strip no-print"
