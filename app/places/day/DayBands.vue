@@ -34,7 +34,7 @@ const preferences = usePreferencesStore()
       class="night"
       :class="{ hard: band.night.temperature < 0 || band.night.gust > 12 }"
     >
-      until then down to {{ preferences.measures.temperature(Math.floor(band.night.temperature)) }}, gusts to
+      until the next visit down to {{ preferences.measures.temperature(Math.floor(band.night.temperature)) }}, gusts to
       {{ preferences.measures.gust(band.night.gust) }}
     </text>
     <g v-for="hour in band.hours" :key="`h${hour.y}`">
