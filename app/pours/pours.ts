@@ -5,7 +5,8 @@ import { timeNow } from '~/sync/clock'
 import { useForecast } from '~/weather/useForecast'
 import { minutesUntil } from '~~/core/concrete/wetClock'
 import { pourClock, shareAt, type PourClock } from '~~/core/pour/clock'
-import { greenHolds } from '~~/core/pour/holds'
+import { GROUND_TEMPERATURE } from '~~/core/plan/steps'
+import { greenHolds, isPropped } from '~~/core/pour/holds'
 import { nextStart, pourOrder, wantsOf, type Start } from '~~/core/pour/order'
 import { plannedPours, pourAt, type PlannedPour } from '~~/core/pour/planned'
 import { settingOf } from '~~/core/pour/setting'
@@ -66,7 +67,7 @@ export function createPours({ session, view }: OpenJob) {
 
   const spansFrom = (start: Moment) => {
     if (temperature.value !== undefined) return [{ minutes: 60, temperature: temperature.value }]
-    return air.value ? groundSpans(air.value, start) : [{ minutes: 60, temperature: ASSUMED }]
+    return air.value ? groundSpans(air.value, start) : [{ minutes: 60, temperature: GROUND_TEMPERATURE }]
   }
   const until = computed(() => {
     const midnight = new Date(now.value)
@@ -124,12 +125,6 @@ export function createPours({ session, view }: OpenJob) {
   }
 }
 export type Pours = ReturnType<typeof createPours>
-
-/** Every wet post stands in its props by rights; somebody who ticks off the night without them says otherwise. */
-const isPropped = ({ overnight }: Pour) => overnight === undefined || overnight.includes('propped')
-
-/** °C, where nothing is forecast and nobody measured. */
-const ASSUMED = 10
 
 /** When a pour wants somebody next; one that is only green comes behind all that are wet. */
 export function dueAt(

@@ -135,7 +135,7 @@ describe('a plan of days', () => {
       },
       EFFORT,
     )
-    expect(plan.covers).toEqual(at(plan, 'dig').start < 1_440 ? [{ post: 'P', day: 0 }] : [])
+    expect(plan.covers).toEqual([{ post: 'P', day: 0 }])
   })
   it('names what finds no place, and does not half do it', () => {
     const cold = question(post, {

@@ -1,6 +1,7 @@
 import { strengthShare, shareWanted } from '../concrete/setting'
 import { hardenedBy, milestoneTime, minutesUntil, WET_MARKS, type Span, type WetMark } from '../concrete/wetClock'
 import type { Pour } from '../document/job'
+import { GROUND_TEMPERATURE } from '../plan/steps'
 import type { Tables } from '../tables/tables'
 import type { Minutes, Pascals } from '../units/types'
 import { groundSpans, joinedAir, MINUTE_MS, type HourlyAir, type Moment } from '../weather/forecast'
@@ -43,9 +44,6 @@ export interface PourClock {
   /** No forecast and no typed temperature stands behind it. */
   isAssumed: boolean
 }
-
-/** Where nobody has measured, and nothing is forecast, °C; as for the steps of a method. */
-const ASSUMED = 10
 
 const held = (temperature: number): Span[] => [{ minutes: 60, temperature }]
 
@@ -119,7 +117,7 @@ function spansOf({ temperature, reckoned }: Pour, start: Moment, newest: HourlyA
   const air = joinedAir(kept, newest)
   const typed = temperature === undefined ? undefined : held(temperature)
   const first = kept ?? newest
-  const assumed = held(ASSUMED)
+  const assumed = held(GROUND_TEMPERATURE)
   return {
     working: typed ?? (first ? groundSpans(first, start) : assumed),
     curing: air ? groundSpans(air, start) : (typed ?? assumed),

@@ -1,6 +1,11 @@
+import type { Pour } from '../document/job'
 import type { MethodPlan, PostPlan } from '../plan/types'
 import { givesWay } from '../repair/links'
 import type { MetresPerSecond } from '../units/types'
+
+/** Every wet post stands in its props by rights; who ticks off the night without them says otherwise. */
+export const isPropped = ({ overnight }: Pick<Pour, 'overnight'>): boolean =>
+  overnight === undefined || overnight.includes('propped')
 
 const PROPS = 'make-safe'
 const GROUND = 'footing'

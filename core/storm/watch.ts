@@ -4,7 +4,7 @@ import { normalShare } from '../numeric/normal'
 import { WORKING_GUST } from '../plan/setOut/beside'
 import type { Plan, PostPlan } from '../plan/types'
 import { pourClock, shareAt } from '../pour/clock'
-import { greenHolds } from '../pour/holds'
+import { greenHolds, isPropped } from '../pour/holds'
 import { plannedPours, pourAt } from '../pour/planned'
 import type { ResolvedJob } from '../resolve/resolve'
 import type { Tables } from '../tables/tables'
@@ -144,9 +144,8 @@ function holdsAt(
     share >= CARRIES ||
     (pourClock(pour, at, tables, air)?.milestones.some(({ key, latest }) => key === 'cured' && latest! <= at) ?? false)
   if (isSet) return repaired === undefined ? undefined : { over: repaired, why: 'standing' }
-  const isPropped = pour.overnight === undefined || pour.overnight.includes('propped')
   const byGround = (ground ?? 0) * share
-  const byProps = isPropped ? (props ?? 0) : 0
+  const byProps = isPropped(pour) ? (props ?? 0) : 0
   if (ground === undefined && props === undefined) return undefined
   return { over: Math.max(byGround, byProps), why: byProps > byGround ? 'propped' : 'green' }
 }

@@ -53,7 +53,7 @@ dialog.onChange(async (files) => {
       .add(file, { height: 0, note: 'left for the night' })
       .catch((error: Error) => (failure.value = error.message))
 })
-const hasForm = computed(() => again?.method === 'new-pier' || again?.method === 'raise-pier')
+const hasForm = computed(() => rows.value.some(({ key }) => key === 'form'))
 const beginAgain = () => again && edits.start(again, undefined, weather.forecast.value)
 </script>
 
