@@ -127,15 +127,16 @@ describe('a plan of days', () => {
     expect(at(planDays({ ...frosty, covered: true }, EFFORT).plan, 'pour').start).toBe(580)
   })
   it('covers a hole that is poured another day', () => {
-    const { plan } = planDays(
-      {
-        ...asked,
-        hires: { mixer: [day(1, 480, 1_020)] },
-        tasks: post.map((each) => (each.id === 'pour' ? { ...each, after: [{ task: 'set', least: 0 }] } : each)),
-      },
-      EFFORT,
-    )
+    // Dug on the first day, since then the digger is there; the mixer comes on the second.
+    const dug = post.map((each) => {
+      if (each.id === 'dig') return { ...each, window: { from: 480, to: 700 } }
+      return each.id === 'pour' ? { ...each, after: [{ task: 'set', least: 0 }] } : each
+    })
+    const late = question(dug, { hires: { mixer: [day(1, 480, 1_020)] } })
+    const { plan } = planDays(late, EFFORT)
     expect(plan.covers).toEqual([{ post: 'P', day: 0 }])
+    expect(breaches(late, plan)).toEqual([])
+    expect(breaches(late, { ...plan, covers: [] }).map(({ rule }) => rule)).toEqual(['open'])
   })
   it('names what finds no place, and does not half do it', () => {
     const cold = question(post, {
