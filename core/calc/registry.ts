@@ -2,6 +2,7 @@ import { InputError } from '../errors'
 import type { Tables } from '../tables/tables'
 import type { Calculation } from './calculation'
 import { diagnoseCalculation } from './cause'
+import { dayBoundCalculation } from './days'
 import {
   bags,
   handBatchCalculation,
@@ -111,6 +112,7 @@ export const calculations: readonly Calculation[] = [
   meshSectionCalculation,
   finishLevelCalculation,
   diagnoseCalculation,
+  dayBoundCalculation,
 ]
 
 /**

@@ -4,7 +4,7 @@ import { dayOf, type DayPlan, type DayQuestion, type Placed, type Tool } from '.
 /** Why a task begins no sooner than it does. */
 export interface Binding {
   task: string
-  because: 'concrete' | 'work' | 'hands' | 'tool' | 'weather' | 'night' | 'break' | 'start' | 'set-by-hand'
+  because: 'concrete' | 'work' | 'hands' | 'tool' | 'weather' | 'night' | 'break' | 'start' | 'poured' | 'set-by-hand'
   /** What it waits for. */
   of?: string
   tool?: Tool
@@ -73,7 +73,8 @@ function bindingOf(placed: Placed, at: ReadonlyMap<string, Placed>, problem: Pro
       of: latest.of,
     }
   }
-  return latest ? { task: id, because: latest.because, of: latest.of } : { task: id, because: 'start' }
+  if (latest) return { task: id, because: latest.because, of: latest.of }
+  return { task: id, because: task.ripens ? 'poured' : 'start' }
 }
 
 /** Whether a minute opens a later span of its day. */
@@ -89,5 +90,6 @@ function freedAt({ task: id, start, end }: Placed, { tasks }: Problem): Set<numb
 function tools(id: string, { tasks, question }: Problem): Tool[] {
   const task = tasks.get(id)!
   const freed = question.tasks.filter(({ holds }) => holds?.until === id).map(({ holds }) => holds!.tool)
-  return [...(Object.keys(task.tools) as Tool[]), ...(task.holds ? [task.holds.tool] : []), ...freed]
+  const kept = [task.holds?.tool, task.givesBack].filter((tool) => tool !== undefined)
+  return [...(Object.keys(task.tools) as Tool[]), ...kept, ...freed]
 }

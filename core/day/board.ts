@@ -20,6 +20,8 @@ export interface Manner {
   overtime: number
   /** Days on which nobody comes. */
   closed: ReadonlySet<number>
+  /** Tasks that are begun no sooner. */
+  later?: ReadonlyMap<string, DayMinute>
 }
 
 /** A stretch for which a tool is kept; of one that is held, to an end that is not known yet. */
@@ -50,6 +52,7 @@ export class Board {
     readonly manner: Manner,
   ) {
     for (const { id } of problem.question.crew) this.#busy.set(id, [])
+    for (const { id, givesBack } of problem.inOrder) if (givesBack) this.#keep(givesBack, id, 0)
   }
 
   all = (): Placed[] => [...this.#placed.values()]
@@ -147,9 +150,9 @@ export class Board {
 
   #isWithinOvertime(day: number, more: Stretch): boolean {
     const { calendar, question } = this.problem
-    const { cleanUp, travel } = question
-    // Most of what lies within the hours with its way home needs no counting.
-    if (calendar.outside({ from: more.from, to: more.to + cleanUp + travel }) === 0) return true
+    const { setUp, cleanUp, travel } = question
+    // Most of what lies within the hours with its way there and home needs no counting.
+    if (calendar.outside({ from: more.from - setUp - travel, to: more.to + cleanUp + travel }) === 0) return true
     const [visit] = visitsOf([...(this.#byDay.get(day) ?? []), more], question, calendar)
     return visit!.overtime <= this.manner.overtime
   }
@@ -193,6 +196,13 @@ export class Board {
     return undefined
   }
 
+  /** Until the end of a task that lies nowhere yet. */
+  #keep(tool: Tool, until: string, from: DayMinute): void {
+    const use = { from, to: Infinity, count: 1 }
+    this.#uses.get(tool)!.push(use)
+    this.#held.set(until, [...(this.#held.get(until) ?? []), use])
+  }
+
   #put(task: Task, start: DayMinute, by: string[]): void {
     const end = start + this.problem.time.minutesOf(task, start)
     this.#placed.set(task.id, { task: task.id, start, end, by })
@@ -200,11 +210,7 @@ export class Board {
     by.forEach((id, i) => this.#busy.get(id)!.push({ from: start, to: i === 0 ? end : placed }))
     for (const tool of Object.keys(task.tools) as Tool[])
       this.#uses.get(tool)!.push({ from: start, to: usedUntil(task, tool, start, end), count: task.tools[tool]! })
-    if (task.holds) {
-      const use = { from: start, to: Infinity, count: 1 }
-      this.#uses.get(task.holds.tool)!.push(use)
-      this.#held.set(task.holds.until, [...(this.#held.get(task.holds.until) ?? []), use])
-    }
+    if (task.holds) this.#keep(task.holds.tool, task.holds.until, start)
     for (const use of this.#held.get(task.id) ?? []) use.to = end
     const day = dayOf(start)
     const known = this.#byDay.get(day)

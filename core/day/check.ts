@@ -96,6 +96,7 @@ export function breaches(question: DayQuestion, plan: DayPlan): Breach[] {
   }
 
   for (const [id, placed] of at) checkOne(tasks.get(id)!, placed)
+  for (const task of question.tasks) if (task.isOpen) checkOpen(task, 1, at.get(task.id))
   checkPeople()
   checkTools()
   checkVisits()
@@ -134,7 +135,7 @@ export function breaches(question: DayQuestion, plan: DayPlan): Breach[] {
     }
     if (task.pour) checkPour(task, start)
     if (task.loosens !== undefined) checkLoose(task, start)
-    if (task.opens !== undefined) checkOpen(task, end)
+    if (task.opens !== undefined) checkOpen(task, end, at.get(task.opens))
   }
 
   function checkPour({ id, pour }: Task, start: number): void {
@@ -159,8 +160,7 @@ export function breaches(question: DayQuestion, plan: DayPlan): Breach[] {
         return void say('loose', `${id} leaves it loose in the wind`, id)
   }
 
-  function checkOpen({ id, opens, posts }: Task, end: number): void {
-    const closed = at.get(opens!)
+  function checkOpen({ id, posts }: Task, end: number, closed: Placed | undefined): void {
     const last = closed ? Math.floor(closed.start / DAY) : question.hours.length
     for (let day = Math.floor((end - 1) / DAY); day < last; day++)
       if (!plan.covers.some((cover) => cover.day === day && cover.post === (posts[0] ?? id)))
@@ -190,10 +190,19 @@ export function breaches(question: DayQuestion, plan: DayPlan): Breach[] {
 
   function checkTools(): void {
     const names = new Set(
-      question.tasks.flatMap(({ tools, holds }) => [...Object.keys(tools), ...(holds ? [holds.tool] : [])]),
+      question.tasks.flatMap(({ tools, holds, givesBack }) => [
+        ...Object.keys(tools),
+        ...(holds ? [holds.tool] : []),
+        ...(givesBack ? [givesBack] : []),
+      ]),
     )
     for (const tool of names as Set<keyof DayQuestion['tools']>) {
-      const steps: { at: number; by: number; task: string }[] = []
+      const steps: { at: number; by: number; task: string }[] = question.tasks
+        .filter(({ givesBack }) => givesBack === tool)
+        .flatMap(({ id }) => [
+          { at: 0, by: 1, task: id },
+          { at: at.get(id)?.end ?? Infinity, by: -1, task: id },
+        ])
       for (const [id, placed] of at) {
         const task = tasks.get(id)!
         const count = task.tools[tool] ?? 0

@@ -3,7 +3,7 @@ import { questionOf } from '../../tests/support/demoDay'
 import { demoDays } from '../../data/demo/days'
 import { dayBound } from './bound'
 import { breaches } from './check'
-import { midnightIn } from './setup'
+import { midnightIn } from './midnight'
 import { planDays } from './search'
 
 describe('the days that ship', () => {

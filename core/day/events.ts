@@ -1,6 +1,6 @@
 import { MINUTE_MS, type Moment } from '../weather/forecast'
 import { problemOf } from './problem'
-import type { DayPlan, DayQuestion } from './question'
+import type { DayMinute, DayPlan, DayQuestion, Milestones, Task } from './question'
 
 /** One entry of a calendar. */
 export interface CalendarEvent {
@@ -50,23 +50,26 @@ export function dayEvents(question: DayQuestion, plan: DayPlan, { job, name, mid
         ? [{ uid: `${job}-${id}@vindex`, from: moment(placed.start), to: moment(placed.end), says: `${name}: ${says}` }]
         : []
     })
-  const carried = question.tasks.flatMap((task) =>
-    task.after.flatMap(({ task: id, milestone }): CalendarEvent[] => {
+  function carries(task: Task, milestone: keyof Milestones | undefined, ready: DayMinute): CalendarEvent[] {
+    const [post] = task.posts
+    if (post === undefined || !milestone || !(milestone in WAITS) || !Number.isFinite(ready)) return []
+    return [
+      {
+        // The same whether it is planned still or poured already.
+        uid: `${job}-${post}-${milestone}@vindex`.replaceAll(/[^\w@~.-]/g, '-'),
+        from: moment(ready),
+        to: moment(ready),
+        says: `${short(post)}: ${WAITS[milestone as keyof typeof WAITS]}`,
+      },
+    ]
+  }
+  const carried = question.tasks.flatMap((task) => [
+    ...carries(task, task.ripens, task.window?.from ?? 0),
+    ...task.after.flatMap(({ task: id, milestone }) => {
       const pour = at.get(id)
-      if (!pour || !milestone || !(milestone in WAITS)) return []
-      const ready = time.carries(tasks.get(id)!, milestone, pour.start)
-      if (!Number.isFinite(ready)) return []
-      const post = short(task.posts[0] ?? '')
-      return [
-        {
-          uid: `${job}-${id}-${milestone}@vindex`.replaceAll(/[^\w@~.-]/g, '-'),
-          from: moment(ready),
-          to: moment(ready),
-          says: `${post}: ${WAITS[milestone as keyof typeof WAITS]}`,
-        },
-      ]
+      return pour ? carries(task, milestone, milestone ? time.carries(tasks.get(id)!, milestone, pour.start) : 0) : []
     }),
-  )
+  ])
   return [...visits, ...deliveries, ...carried]
 }
 

@@ -67,6 +67,12 @@ export interface Task {
   opens?: string
   /** May only begin within this. */
   window?: Stretch
+  /** Opens its window: what was poured before the days carries this then. */
+  ripens?: keyof Milestones
+  /** Kept since before the first minute, to its end. */
+  givesBack?: Tool
+  /** Its hole stands open since before the first minute. */
+  isOpen?: true
 }
 
 /** Of one hour. */

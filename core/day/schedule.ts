@@ -12,10 +12,10 @@ const TRIES = 60
  * @returns a plan that breaks nothing; what found no place is named
  */
 export function schedule(problem: Problem, manner: Manner): DayPlan {
-  const notBefore = new Map<string, DayMinute>()
+  const notBefore = new Map<string, DayMinute>(manner.later)
   let laid = layAll(problem, manner, notBefore)
   for (let tries = 0; laid.delay && tries < TRIES; tries++) {
-    notBefore.set(laid.delay.task, laid.delay.until)
+    notBefore.set(laid.delay.task, Math.max(laid.delay.until, notBefore.get(laid.delay.task) ?? 0))
     laid = layAll(problem, manner, notBefore)
   }
   return planOf(...withoutHalves(laid, problem), problem)
@@ -49,12 +49,16 @@ export function planOf(
   { question, tasks, calendar }: Problem,
 ): DayPlan {
   const at = new Map(placed.map((each) => [each.task, each]))
-  const covers = placed.flatMap(({ task: id, end }) => {
-    const task = tasks.get(id)!
-    if (task.opens === undefined) return []
-    const closed = at.get(task.opens)
-    const days = (closed ? dayOf(closed.start) : question.hours.length) - dayOf(end - 1)
-    return Array.from({ length: Math.max(0, days) }, (_, i) => ({ post: task.posts[0] ?? id, day: dayOf(end - 1) + i }))
+  /** Of a hole that stands open from a day on. */
+  function nightsOf(task: Task, from: number, closes: string): DayPlan['covers'] {
+    const closed = at.get(closes)
+    const days = (closed ? dayOf(closed.start) : question.hours.length) - from
+    return Array.from({ length: Math.max(0, days) }, (_, i) => ({ post: task.posts[0] ?? task.id, day: from + i }))
+  }
+  const covers = [...tasks.values()].flatMap((task) => {
+    const dug = at.get(task.id)
+    if (task.isOpen) return nightsOf(task, 0, task.id)
+    return dug && task.opens !== undefined ? nightsOf(task, dayOf(dug.end - 1), task.opens) : []
   })
   return {
     placed: [...placed].sort((a, b) => a.start - b.start || a.end - b.end || a.task.localeCompare(b.task)),

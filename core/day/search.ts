@@ -1,5 +1,6 @@
 import { drawsFrom, type Draws } from '../numeric/draws'
 import { compareGoals, goalOf, type DayGoal } from './goal'
+import { withFewerNights } from './nights'
 import { problemOf, type Problem } from './problem'
 import { DAY_MINUTES, MOST_OVERTIME, type DayPlan, type DayQuestion } from './question'
 import type { Manner } from './board'
@@ -57,8 +58,9 @@ export function planDays(
     // As good as before is another place to go on from.
     if (compareGoals(found.goal, best.goal) <= 0) [manner, best] = [next, found]
   }
-  tell(best, 1)
-  return best
+  const kept = withFewerNights({ problem, manner, best }, (other) => tried(problem, other))
+  tell(kept, 1)
+  return kept
 }
 
 /** All posts at once, or the one behind the other by so many minutes: where concrete waits, first ones come first. */

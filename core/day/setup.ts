@@ -1,17 +1,24 @@
-import type { DaySetup, Job } from '../document/job'
-import type { MethodDetail } from '../plan/detail'
-import { methodDetail } from '../plan/detail'
-import type { Plan } from '../plan/types'
-import type { ResolvedJob } from '../resolve/resolve'
+import type { DaySetup } from '../document/job'
+import { SKILLS } from '../document/vocabulary'
 import type { Tables } from '../tables/tables'
 import { HOUR_MS, MINUTE_MS, type ForecastHour, type Moment } from '../weather/forecast'
-import { SKILLS } from '../document/vocabulary'
-import { DAY_MINUTES, type DayQuestion, type DayWeather, type Person, type Stretch, type Task } from './question'
-import { tasksOf, type DayPost } from './tasks'
+import { pouredTask, withoutDone, type DoneTask } from './done'
+import {
+  DAY_MINUTES,
+  dayOf,
+  type DayMinute,
+  type DayQuestion,
+  type DayWeather,
+  type Person,
+  type Stretch,
+  type Task,
+} from './question'
+import { tasksOf, wetTaskOf, type DayPost } from './tasks'
 
 /** What a day is planned with where nobody said: one person who can do all of it, and what lies on most vans. */
 export const USUAL_SETUP = {
   days: 30,
+  rest: [0, 6] as readonly number[],
   crew: [{ id: 'A', name: 'A', skills: SKILLS }] as readonly Person[],
   hours: [
     { from: 8 * 60, to: 12 * 60 },
@@ -23,82 +30,112 @@ export const USUAL_SETUP = {
   travel: 20,
 } as const
 
-/** Posts of a job whose repair was chosen, with what is done there. */
-export interface DayJob {
-  /** Stands before its posts' names; empty for the job in hand. */
-  prefix: string
-  job: Job
-  resolved: ResolvedJob
-  plan: Plan
+/**
+ * The tasks of the posts that are worked on, and which of them are done: ticked off, or poured.
+ *
+ * @param midnight of the first day where the site is
+ */
+export function dayTasks(
+  posts: readonly DayPost[],
+  setup: DaySetup,
+  midnight: Moment,
+  tables: Tables,
+): { tasks: Task[]; done: Map<string, DoneTask> } {
+  const means = meansOf(setup)
+  const wanted = setup.posts ? posts.filter(({ address }) => setup.posts!.includes(address)) : posts
+  const arriving = (setup.deliveries ?? []).map(deliveryTask)
+  const tasks = wanted
+    .flatMap((post) => tasksOf(post, means, tables))
+    .map((task) =>
+      task.pour ? { ...task, after: [...task.after, ...arriving.map(({ id }) => ({ task: id, least: 0 }))] } : task,
+    )
+  const ticked = (setup.done ?? []).map(({ task, at }): [string, DoneTask] => [
+    task,
+    { at: Math.floor((Date.parse(at) - midnight) / MINUTE_MS) },
+  ])
+  const poured = wanted.flatMap((post): [string, DoneTask][] => {
+    const id = post.poured && wetTaskOf(post, tables)
+    return id ? [[id, pouredTask(post.poured!, midnight)]] : []
+  })
+  return { tasks: [...arriving, ...tasks], done: new Map([...ticked, ...poured]) }
 }
 
-/** @returns in walking order; nothing of those that need no repair, or none was chosen for */
-export function dayPosts({ prefix, job, resolved, plan }: DayJob, tables: Tables): DayPost[] {
-  return resolved.lines.flatMap((line) =>
-    line.posts.flatMap((post): DayPost[] => {
-      const method = post.repair?.method
-      const found = plan.posts
-        .find((each) => each.line === line.id && each.post === post.id)
-        ?.methods.find((each) => each.method === method && each.allowed)
-      const detail: MethodDetail | undefined =
-        found && methodDetail(job, tables, post.id, found.method, undefined, resolved)
-      if (!found || !detail) return []
-      const { concrete } = found
-      return [
-        {
-          address: `${prefix}${line.id}/${post.id}`,
-          method: found.method,
-          steps: detail.steps,
-          ...(concrete ? { concrete } : {}),
-        },
-      ]
-    }),
-  )
+/** Whether a day is one of the week on which nobody works; none is known where no first day is said. */
+function restDays({ first, rest: asked }: DaySetup): (day: number) => boolean {
+  const rest: readonly number[] = asked ?? USUAL_SETUP.rest
+  if (first === undefined) return () => false
+  const weekday = new Date(`${first}T00:00:00Z`).getUTCDay()
+  return (day) => rest.includes((weekday + day) % 7)
 }
+
+const meansOf = ({ crew, tools }: DaySetup) => ({
+  crew: (crew ?? USUAL_SETUP.crew) as readonly Person[],
+  tools: { ...USUAL_SETUP.tools, ...tools },
+})
 
 /**
  * The question that a set-up asks of the days.
  *
  * @param midnight of its first day where the site is
  * @param hours    of a forecast; those before midnight count for the ground
+ * @param from     nothing is begun before it; the whole of the days where it is missing
  */
 export function dayQuestion(
   posts: readonly DayPost[],
   setup: DaySetup,
-  { midnight, hours }: { midnight: Moment; hours: readonly ForecastHour[] },
+  { midnight, hours, from }: { midnight: Moment; hours: readonly ForecastHour[]; from?: Moment },
   tables: Tables,
 ): DayQuestion {
-  const { days = USUAL_SETUP.days, hires = [], deliveries = [], pins = [] } = setup
-  const crew = (setup.crew ?? USUAL_SETUP.crew) as readonly Person[]
-  const tools = { ...USUAL_SETUP.tools, ...setup.tools }
+  const { days = USUAL_SETUP.days, hires = [], pins = [] } = setup
+  const { crew, tools } = meansOf(setup)
   const spans = (setup.hours ?? USUAL_SETUP.hours) as readonly Stretch[]
   const free = new Set(setup.free ?? [])
+  const rest = restDays(setup)
   const dayHours = Array.from({ length: days }, (_, day) =>
-    free.has(day) ? [] : spans.map(({ from, to }) => ({ from: from + day * DAY_MINUTES, to: to + day * DAY_MINUTES })),
+    free.has(day) || rest(day)
+      ? []
+      : spans.map(({ from, to }) => ({ from: from + day * DAY_MINUTES, to: to + day * DAY_MINUTES })),
   )
-  const wanted = setup.posts ? posts.filter(({ address }) => setup.posts!.includes(address)) : posts
-  const arriving = deliveries.map(deliveryTask)
-  const tasks = wanted
-    .flatMap((post) => tasksOf(post, { crew, tools }, tables))
-    .map((task) =>
-      task.pour ? { ...task, after: [...task.after, ...arriving.map(({ id }) => ({ task: id, least: 0 }))] } : task,
-    )
-  const { weather, before } = weatherFrom(hours, midnight, days)
-  return {
-    tasks: [...arriving, ...tasks],
-    crew,
-    tools,
-    hours: dayHours,
-    hires: hiresByTool(hires, days),
-    weather,
-    before,
+  const all = dayTasks(posts, setup, midnight, tables)
+  const tasks = withoutDone(all.tasks, all.done)
+  const outside = tasks.filter(({ givesBack }) => givesBack === 'props').length
+  const way = {
     setUp: setup.setUp ?? USUAL_SETUP.setUp,
     cleanUp: setup.cleanUp ?? USUAL_SETUP.cleanUp,
     travel: setup.travel ?? USUAL_SETUP.travel,
+  }
+  const { weather, before } = weatherFrom(hours, midnight, days)
+  return {
+    tasks,
+    crew,
+    // Whatever was said, those that stand outside are there.
+    tools: { ...tools, props: Math.max(tools.props, outside) },
+    hours: from === undefined ? dayHours : hoursFrom(dayHours, minuteFrom(from, midnight), all.done, way),
+    hires: hiresByTool(hires, days),
+    weather,
+    before,
+    ...way,
     shaded: setup.shaded ?? false,
     covered: setup.covered ?? false,
     pins: pins.filter(({ task }) => tasks.some(({ id }) => id === task)),
   }
+}
+
+/** Nobody begins on the minute. */
+const ROUND = 5
+const minuteFrom = (from: Moment, midnight: Moment) => Math.ceil((from - midnight) / MINUTE_MS / ROUND) * ROUND
+/** Whoever has done something on this day is there, and has set up. */
+function hoursFrom(
+  hours: readonly (readonly Stretch[])[],
+  from: DayMinute,
+  done: ReadonlyMap<string, DoneTask>,
+  { setUp, travel }: Pick<DayQuestion, 'setUp' | 'travel'>,
+): Stretch[][] {
+  const isThere = [...done.values()].some(({ at }) => dayOf(at) === dayOf(from) && at <= from)
+  const begins = isThere ? from - setUp - travel : from
+  return hours.map((spans) =>
+    spans.filter(({ to }) => to > from).map((span) => ({ from: Math.max(span.from, begins), to: span.to })),
+  )
 }
 
 /** Somebody takes it in; what is mixed of it waits for it. */
@@ -147,31 +184,33 @@ function weatherFrom(hours: readonly ForecastHour[], midnight: Moment, days: num
 }
 
 /**
- * Midnight of a day where the clocks go by a zone.
+ * The same set-up with its days counted from a later one: what lay before it is over.
  *
- * @param date  as `2026-11-27`
- * @param timeZone by its name; UTC where none is given
- * @example midnightIn('2026-07-01', 'Europe/Lisbon') // 2026-06-30T23:00Z
+ * @param days how much later, whole
+ * @example startingLater({ free: [1, 4] }, 2) // { free: [2] }
  */
-export function midnightIn(date: string, timeZone = 'UTC'): Moment {
-  const utc = Date.parse(`${date}T00:00:00Z`)
-  // Once more from there: the clocks may have been changed that night.
-  const near = utc - zoneShift(utc, timeZone)
-  return utc - zoneShift(near, timeZone)
-}
-
-/** What a zone's clocks are ahead of UTC, ms. */
-function zoneShift(at: Moment, timeZone: string): number {
-  const parts = new Intl.DateTimeFormat('en', {
-    timeZone,
-    hourCycle: 'h23',
-    year: 'numeric',
-    month: 'numeric',
-    day: 'numeric',
-    hour: 'numeric',
-    minute: 'numeric',
-  }).formatToParts(at)
-  const of = (type: string) => Number(parts.find((part) => part.type === type)!.value)
-  const shown = Date.UTC(of('year'), of('month') - 1, of('day'), of('hour'), of('minute'))
-  return shown - Math.floor(at / MINUTE_MS) * MINUTE_MS
+export function startingLater(setup: DaySetup, days: number): DaySetup {
+  const { free, hires, deliveries, pins } = setup
+  const later = (day: number) => day - days
+  const within = <T extends { day: number }>(all: readonly T[] | undefined) =>
+    all?.map((each) => ({ ...each, day: later(each.day) })).filter(({ day }) => day >= 0)
+  return {
+    ...setup,
+    ...(free ? { free: free.map(later).filter((day) => day >= 0) } : {}),
+    ...(hires
+      ? {
+          hires: hires
+            .map((hire) => (hire.day === undefined ? hire : { ...hire, day: later(hire.day) }))
+            .filter(({ day }) => day === undefined || day >= 0),
+        }
+      : {}),
+    ...(deliveries ? { deliveries: within(deliveries) } : {}),
+    ...(pins
+      ? {
+          pins: pins
+            .map((pin) => ({ ...pin, start: pin.start - days * DAY_MINUTES }))
+            .filter(({ start }) => start >= 0),
+        }
+      : {}),
+  }
 }

@@ -2,9 +2,11 @@ import { ageOfShare, MILESTONES, mixPour, shareWanted } from '../concrete/settin
 import { resinMinutes } from '../concrete/resin'
 import { GROUND_TEMPERATURE, type StepPlan } from '../plan/steps'
 import type { ConcretePlan } from '../plan/types'
+import { isWetInTheHole } from '../pour/planned'
 import { row, type Tables } from '../tables/tables'
 import type { StepFacts } from '../tables/parts'
 import { BAG_YIELDS } from '../plan/minutes'
+import type { PouredPost } from './done'
 import type { After, DayQuestion, Milestones, PourWork, Skill, Task, Tool } from './question'
 
 /** A post whose repair was chosen, with its steps. */
@@ -14,6 +16,10 @@ export interface DayPost {
   method: string
   steps: readonly StepPlan[]
   concrete?: ConcretePlan
+  /** A boulder came out of its hole: what is rammed into the crater rests for a night. */
+  hasCrater?: true
+  /** Of one that is poured already. */
+  poured?: PouredPost
 }
 
 /** What there is to work with decides how long some of it takes. */
@@ -23,6 +29,8 @@ export type DayMeans = Pick<DayQuestion, 'crew' | 'tools'>
 const AUGER = 0.4
 const BAR = 6 / 2.5
 const MIXER = 3
+/** From the rammed fill of a crater to the pour, minutes: a night. Working value. */
+const CRATER_RESTS = 720
 /** What two do in a minute takes one with straps and props. Working value. */
 const ALONE = 1.6
 /** To get an auger ready at a post, minutes. */
@@ -73,6 +81,16 @@ export function tasksOf(post: DayPost, means: DayMeans, tables: Tables): Task[] 
   })
 }
 
+/** The task of a post that a pour of the record stands for: its pour, or where resin is used, the setting in it. */
+export function wetTaskOf(post: DayPost, tables: Tables): string | undefined {
+  const groups = groupsOf(post, tables)
+  const wet =
+    groups.find(({ kind }) => kind === 'pour') ??
+    (resinOf(post, tables) && groups.findLast(({ steps }) => steps.some(({ facts }) => facts.sets)))
+  return wet && `${post.address}:${wet.key}`
+}
+const resinOf = ({ method }: DayPost, tables: Tables) => row(tables.parts.methods, method).resin
+
 function groupsOf({ steps }: DayPost, tables: Tables): Group[] {
   const groups: Group[] = []
   for (const plan of steps) {
@@ -121,12 +139,11 @@ function workOf(group: Group, { concrete }: DayPost, { crew, tools }: DayMeans, 
 }
 const whole = (minutes: number) => Math.max(1, Math.ceil(minutes - 1e-6))
 
-const IN_THE_HOLE = ['on-top', 'third-of-hole']
 function placingMinutes({ mix: key, bags, concrete, filling }: ConcretePlan, tools: DayMeans['tools'], tables: Tables) {
   const mix = row(tables.mixes, key)
   const { mixingPerBag, placingPerBag } = tables.parts.rates
   const tens = (mix.supply === 'bag' ? bags.count * mix.yields : concrete) / BAG_YIELDS
-  const isMixed = mix.supply !== 'lorry' && !IN_THE_HOLE.includes(row(tables.fillings, filling).water)
+  const isMixed = mix.supply !== 'lorry' && !isWetInTheHole(filling, tables)
   const each = isMixed ? ((tools.mixer ?? 0) > 0 ? MIXER : mixingPerBag) : 0
   return tens * (each + placingPerBag)
 }
@@ -157,9 +174,7 @@ function toolsOf({ kind, steps }: Group, { tools }: DayMeans, { concrete }: DayP
   const does = steps.flatMap(({ facts }) => facts.does ?? [])
   const wants: Tool[] = []
   const isMixed =
-    concrete &&
-    row(tables.mixes, concrete.mix).supply !== 'lorry' &&
-    !IN_THE_HOLE.includes(row(tables.fillings, concrete.filling).water)
+    concrete && row(tables.mixes, concrete.mix).supply !== 'lorry' && !isWetInTheHole(concrete.filling, tables)
   if (kind === 'pour' || steps.some(({ facts }) => facts.sets)) wants.push('level')
   if (kind === 'pour' && isMixed) wants.push('mixer')
   if (does.includes('breaking')) wants.push('breaker')
@@ -173,7 +188,7 @@ function aftersOf(
   before: Group,
   pour: Group | undefined,
   idOf: (group: Group) => string,
-  { method }: DayPost,
+  post: DayPost,
   tables: Tables,
 ): After[] {
   const milestone = group.steps[0]!.facts.waits
@@ -181,8 +196,9 @@ function aftersOf(
     const carried: After = { task: idOf(pour), least: 0, milestone }
     return before === pour ? [carried] : [carried, { task: idOf(before), least: 0 }]
   }
-  const leave = before.steps.at(-1)!.plan.leave ?? 0
-  const { resin } = row(tables.parts.methods, method)
+  const digs = before.steps.some(({ facts }) => facts.does?.includes('digging'))
+  const leave = Math.max(before.steps.at(-1)!.plan.leave ?? 0, post.hasCrater && digs ? CRATER_RESTS : 0)
+  const resin = resinOf(post, tables)
   const glued = before.steps.some(({ facts, plan }) => facts.sets && plan.key === 'stand') && resin !== undefined
   const cures = glued ? resinMinutes(row(tables.resins, resin), 'cures', GROUND_TEMPERATURE) : 0
   return [{ task: idOf(before), least: Math.ceil(Math.max(leave, cures)) }]

@@ -1,6 +1,18 @@
 import { string } from 'yup'
 import { LIMITS, LONGEST } from '../limits'
-import { flag, listOfAtMost, name, needed, neededChoice, part, quantity, record, text, time } from '../schema/fields'
+import {
+  flag,
+  listOfAtMost,
+  name,
+  needed,
+  neededChoice,
+  neededTime,
+  part,
+  quantity,
+  record,
+  text,
+  time,
+} from '../schema/fields'
 import { SKILLS, TOOLS } from './vocabulary'
 
 /* The days that a job is worked on: who comes, with what, and what was planned. Minutes of a day are counted from its midnight. */
@@ -26,6 +38,8 @@ export const daySchema = part({
   days: quantity(1, LIMITS.daysPlanned),
   /** Days on which nobody comes, counted from the first, which is 0. */
   free: listOfAtMost(LIMITS.daysPlanned, 'days', needed(0, LIMITS.daysPlanned)),
+  /** Days of the week on which nobody works, Sunday 0; Saturday and Sunday where it is missing. */
+  rest: listOfAtMost(7, 'days of the week', needed(0, 6)),
   crew: listOfAtMost(4, 'people', personSchema),
   hours: listOfAtMost(4, 'spans', span()),
   tools: part(Object.fromEntries(TOOLS.map((tool) => [tool, count()]))),
@@ -49,6 +63,8 @@ export const daySchema = part({
   /** Line and post, as `B/B4`; all whose repair was chosen where it is missing. */
   posts: listOfAtMost(LIMITS.postsOfJob, 'posts', address()),
   pins: listOfAtMost(LIMITS.tasksOfDay, 'tasks', record({ task: address(), start: planMinute() })),
+  /** What somebody has ticked off; a pour tells of itself. */
+  done: listOfAtMost(LIMITS.tasksOfDay, 'tasks', record({ task: address(), at: neededTime() })),
   /** As it was planned last. */
   planned: part({
     at: time(),

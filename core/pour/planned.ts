@@ -30,6 +30,8 @@ export interface PlannedPour {
 const FIRST_DUTIES = ['end', 'corner', 'gate-hinge', 'gate-latch']
 /** The mix meets water in the hole: nothing is mixed before. */
 const IN_THE_HOLE = ['on-top', 'third-of-hole']
+export const isWetInTheHole = (filling: string | undefined, { fillings }: Pick<Tables, 'fillings'>): boolean =>
+  filling !== undefined && IN_THE_HOLE.includes(row(fillings, filling).water)
 
 interface Line {
   id: string
@@ -74,7 +76,7 @@ function wantedOf(
   const mix = row(tables.mixes, concrete.mix)
   const { mixingPerBag, placingPerBag } = tables.parts.rates
   const placed = (mix.supply === 'bag' ? concrete.bags.count * mix.yields : concrete.concrete) / BAG_YIELDS
-  const isMixed = mix.supply !== 'lorry' && !IN_THE_HOLE.includes(row(tables.fillings, concrete.filling).water)
+  const isMixed = mix.supply !== 'lorry' && !isWetInTheHole(concrete.filling, tables)
   return {
     method,
     mix: concrete.mix,

@@ -66,6 +66,8 @@ export const demoDays: readonly DemoDay[] = [
   { name: 'four spurs with a mixer', job: fence({ posts: 4, method: 'repair-spur' }), setup: { first: AUTUMN, crew: [person('A'), person('B')], tools: { props: 4, level: 1, mixer: 1 } }, station: 'estuary', mood: 'steady' },
   { name: 'nine posts and a gate post before the front', job: fence({ posts: 10, gate: true }), setup: {
     first: STORMY,
+    // A Saturday: nobody leaves it open for a front.
+    rest: [],
     crew: three,
     tools: { props: 4, level: 2, mixer: 1 },
     hires: [{ tool: 'mixer', from: 600, to: 960 }],

@@ -9,6 +9,7 @@ import { startServer } from '../../scripts/lib/server.mjs'
 import type { Job } from '../../core/document/job'
 import { demoDays } from '../../data/demo/days'
 import { launchOn } from './killable'
+import { liveAt } from './liveAt'
 import { expectSaved, expectUsable, importJob, open, PHONE } from './steps'
 
 const HOUR = 3_600_000
@@ -31,19 +32,6 @@ function theTwoDays(name: string, first: number): Job {
   }
 }
 
-/** The device lives at another time, and the server says the same: what it answers carries the device's own hour. */
-async function liveAt(page: Page, time: number, mood: string): Promise<void> {
-  await page.clock.install({ time })
-  await page.route(/\/api\/(?!instruments)/, async (route) => {
-    const response = await route.fetch()
-    // A page that is left meanwhile asks no more.
-    const now = await page.evaluate(() => Date.now()).catch(() => undefined)
-    if (now === undefined) return route.abort()
-    return route.fulfill({ response, headers: { ...response.headers(), date: new Date(now).toUTCString() } })
-  })
-  await page.addInitScript((wanted) => localStorage.setItem('vindex-weather-mood', wanted), mood)
-}
-
 const timer = (page: Page) => page.getByRole('timer')
 /** What a plan breaks, and what found no place in it. */
 const wrongs = (page: Page) => page.getByRole('status', { name: /What it breaks|What found no place/ })
@@ -61,14 +49,16 @@ test.describe('two days', () => {
   test.use({ serviceWorkers: 'block', timezoneId: 'UTC' })
 
   test('are planned, pulled about, poured by turns, and seen through a frost and a front', async ({
-    page,
+    page: firstPage,
     request,
     context,
   }) => {
     test.setTimeout(180_000)
+    let page = firstPage
+    let signal = true
     const first = morning()
     const id = await importJob(request, theTwoDays('Nine posts and a gate', first))
-    await liveAt(page, first, 'storm')
+    await liveAt(page, first, 'storm', () => signal)
 
     // Plan it: nothing is left over, and the gate comes last.
     await open(page, `/jobs/${id}/day?post=B1`)
@@ -108,11 +98,21 @@ test.describe('two days', () => {
       await startButton(page).click()
       await expect(timer(page)).toContainText(post)
     }
-    // Bags, water and a check without a signal; it is kept.
-    await context.setOffline(true)
+    // A bag without a signal; the page is dropped, and opened anew a minute later, without one still: nothing is lost.
+    signal = false
     await page.getByRole('button', { name: 'One bag in' }).click()
     await expect(page.getByText(/1\s*of \d+ bags/)).toBeVisible()
-    await context.setOffline(false)
+    const left = await minutesLeft(page)
+    const dropped = await page.evaluate(() => Date.now())
+    await page.close()
+    page = await context.newPage()
+    await liveAt(page, dropped + 60_000, 'storm', () => signal)
+    await page.goto(`/jobs/${id}/pour?post=B3`)
+    await expect(page.getByText(/1\s*of \d+ bags/)).toBeVisible()
+    expect(left - (await minutesLeft(page))).toBeGreaterThanOrEqual(1)
+    expect(left - (await minutesLeft(page))).toBeLessThanOrEqual(2)
+    await expect(page.getByRole('heading', { name: 'Wet beside it' })).toBeVisible()
+    signal = true
     await expectSaved(page)
 
     // Both faces by the level that streams in.
@@ -150,6 +150,27 @@ test.describe('two days', () => {
     await page.clock.runFor(2_000)
     await expect(rows).toContainText('✓')
     await expect(page.getByRole('listitem').filter({ hasText: 'rails and boards back' })).not.toContainText('✓')
+
+    // The gate waits; what was poured is planned no more, and its props come off when its own concrete carries that.
+    await page.getByRole('link', { name: 'Day', exact: true }).click()
+    await page.getByRole('button', { name: /Plan (it anew|the rest round it)/ }).click()
+    await expect(page.getByRole('button', { name: /^B1: pour/ })).toHaveCount(0, { timeout: 60_000 })
+    await expect(page.getByRole('button', { name: /^B1: .*props/ })).toBeVisible()
+    await expect(page.getByRole('button', { name: /^B10: hang/ })).toBeVisible()
+    await page.getByRole('tab', { name: 'List' }).click()
+    await page.getByRole('button', { name: /^Done: / }).click()
+    await expect(page.getByRole('listitem').filter({ hasText: /^B1, pour/ })).toBeVisible()
+    // What was dug is ticked off, and is no work any more; a tick by mistake is taken back.
+    const dug = page.getByRole('checkbox', { name: 'Done: B4, dig' })
+    await dug.click()
+    await expect(dug).toHaveCount(0)
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: /^B4, dig/ })
+      .getByRole('button', { name: 'Not done' })
+      .click()
+    await expect(dug).toBeVisible()
+    await expectSaved(page)
 
     // Storm watch names what is green.
     await page.getByRole('link', { name: 'Vindex: all jobs' }).click()

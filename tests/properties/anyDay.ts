@@ -1,5 +1,6 @@
 import { fc } from '@fast-check/vitest'
 import { SKILLS } from '../../core/document/vocabulary'
+import { withoutDone } from '../../core/day/done'
 import { DAY_MINUTES, type DayQuestion, type Person, type Task } from '../../core/day/question'
 
 /* Any day that could be asked for: posts with their chains of work, a crew, tools, hours and weather. */
@@ -86,63 +87,97 @@ export const anyDay: fc.Arbitrary<DayQuestion> = fc
     free: fc.boolean(),
     flags: fc.record({ shaded: fc.boolean(), covered: fc.boolean() }),
     travel: minutes(0, 40),
+    // Of each post so many steps are done already; what was poured carries what by then.
+    begun: fc.array(
+      fc.record({ steps: fc.constantFrom(0, 0, 0, 2, 3, 5, 6), at: minutes(-900, 0), carries: minutes(0, 3_000) }),
+      {
+        minLength: 4,
+        maxLength: 4,
+      },
+    ),
   })
-  .map(({ posts, crew, tools, hired, delivery, temperature, swing, gust, rain, free, flags, travel }): DayQuestion => {
-    const days = 16
-    const all = ['A', 'B'].map((id): Person => ({ id, name: id, skills: SKILLS }))
-    const tasks = posts.flatMap((each, i) => tasksOf(`P${i + 1}`, each, tools))
-    const brought: Task[] =
-      delivery === undefined
-        ? []
-        : [
-            {
-              id: 'delivery',
-              posts: [],
-              step: 'delivery',
-              says: 'take it in',
-              minutes: 10,
-              hands: 1,
-              skills: [],
-              tools: {},
-              after: [],
-              window: { from: delivery, to: delivery },
-            },
-          ]
-    return {
-      tasks: [
+  .map(
+    ({
+      posts,
+      crew,
+      tools,
+      hired,
+      delivery,
+      temperature,
+      swing,
+      gust,
+      rain,
+      free,
+      flags,
+      travel,
+      begun,
+    }): DayQuestion => {
+      const days = 16
+      const able = ['A', 'B'].map((id): Person => ({ id, name: id, skills: SKILLS }))
+      const tasks = posts.flatMap((each, i) => tasksOf(`P${i + 1}`, each, tools))
+      const done = posts.flatMap((_post, i) => {
+        const { steps, at, carries } = begun[i]!
+        const last = tasks.filter((task) => task.posts[0] === `P${i + 1}`)[steps - 1]
+        return last
+          ? [[last.id, { at, carries: { props: carries, boards: carries + 500, gate: carries + 900 } }] as const]
+          : []
+      })
+      const brought: Task[] =
+        delivery === undefined
+          ? []
+          : [
+              {
+                id: 'delivery',
+                posts: [],
+                step: 'delivery',
+                says: 'take it in',
+                minutes: 10,
+                hands: 1,
+                skills: [],
+                tools: {},
+                after: [],
+                window: { from: delivery, to: delivery },
+              },
+            ]
+      const all = [
         ...brought,
         ...tasks.map((task) =>
           task.pour && brought.length ? { ...task, after: [...task.after, { task: 'delivery', least: 0 }] } : task,
         ),
-      ],
-      crew: [...all, ...crew],
-      tools,
-      hours: Array.from({ length: days }, (_, day) =>
-        free && day === 1
-          ? []
-          : [
-              { from: day * DAY_MINUTES + 480, to: day * DAY_MINUTES + 720 },
-              { from: day * DAY_MINUTES + 750, to: day * DAY_MINUTES + 1_020 },
-            ],
-      ),
-      hires: hired
-        ? {
-            mixer: Array.from({ length: days }, (_, day) => ({
-              from: day * DAY_MINUTES + hired.from,
-              to: day * DAY_MINUTES + hired.to,
-            })),
-          }
-        : {},
-      weather: Array.from({ length: 24 * 6 }, (_, hour) => ({
-        temperature: temperature + swing * Math.cos((2 * Math.PI * (hour - 14)) / 24),
-        gust: gust + 3 * Math.cos((2 * Math.PI * (hour - 20)) / 37),
-        rain: hour % 11 < 2 ? rain : 0,
-      })),
-      before: new Array<number>(24).fill(temperature),
-      setUp: 20,
-      cleanUp: 20,
-      travel,
-      pins: [],
-      ...flags,
-    }
-  })
+      ]
+      const left = withoutDone(all, new Map(done))
+      const outside = left.filter(({ givesBack }) => givesBack === 'props').length
+      return {
+        tasks: left,
+        crew: [...able, ...crew],
+        tools: { ...tools, props: Math.max(tools.props, outside) },
+        hours: Array.from({ length: days }, (_, day) =>
+          free && day === 1
+            ? []
+            : [
+                { from: day * DAY_MINUTES + 480, to: day * DAY_MINUTES + 720 },
+                { from: day * DAY_MINUTES + 750, to: day * DAY_MINUTES + 1_020 },
+              ],
+        ),
+        hires: hired
+          ? {
+              mixer: Array.from({ length: days }, (_, day) => ({
+                from: day * DAY_MINUTES + hired.from,
+                to: day * DAY_MINUTES + hired.to,
+              })),
+            }
+          : {},
+        weather: Array.from({ length: 24 * 6 }, (_, hour) => ({
+          temperature: temperature + swing * Math.cos((2 * Math.PI * (hour - 14)) / 24),
+          gust: gust + 3 * Math.cos((2 * Math.PI * (hour - 20)) / 37),
+          rain: hour % 11 < 2 ? rain : 0,
+        })),
+        before: new Array<number>(24).fill(temperature),
+        setUp: 20,
+        cleanUp: 20,
+        travel,
+        pins: [],
+        ...flags,
+      }
+    },
+  )

@@ -64,6 +64,7 @@ export const anyDaySetup: fc.Arbitrary<DaySetup> = fc.record(
     first: fc.constantFrom('2026-11-27', '2026-03-29'),
     days: fc.integer({ min: 1, max: 60 }),
     free: fc.array(fc.integer({ min: 0, max: 20 }), { maxLength: 3 }),
+    rest: fc.subarray([0, 1, 2, 3, 4, 5, 6]),
     crew: fc.array(
       fc.record(
         { id: fc.constantFrom('A', 'B'), name: fc.constant('A'), skills: fc.subarray([...SKILLS]) },
@@ -96,6 +97,7 @@ export const anyDaySetup: fc.Arbitrary<DaySetup> = fc.record(
     covered: fc.boolean(),
     beside: fc.array(fc.uuid(), { maxLength: 2 }),
     posts: fc.array(fc.constantFrom('A/A0', 'A/A1'), { maxLength: 2 }),
+    done: fc.array(fc.record({ task: fc.constant('A/A0:dig'), at: time }), { maxLength: 2 }),
     pins: fc.array(fc.record({ task: fc.constant('A/A0:dig'), start: minute }), { maxLength: 2 }),
     planned: fc.record(
       {

@@ -1,4 +1,4 @@
-import { beforeAll, describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it, vi } from 'vitest'
 import { InputError } from '../../core/errors'
 import { HOUR_MS } from '../../core/weather/forecast'
 import { demoJobs } from '../../data/demo/jobs'
@@ -42,6 +42,16 @@ describe('the forecast', () => {
     await expect(read({ mood: 'frost' }, false)).rejects.toThrow('mood')
     expect(Math.min(...(await read({ mood: 'frost' })).hours.map(({ temperature }) => temperature))).toBe(-2)
     await expect(read({ mood: 'outage' })).rejects.toThrow(Away)
+  })
+  it('comes late, and from an issue that is old', async () => {
+    vi.useFakeTimers()
+    let answered = false
+    const late = read({ mood: 'late' }).finally(() => (answered = true))
+    await vi.advanceTimersByTimeAsync(7_900)
+    expect(answered).toBe(false)
+    await vi.advanceTimersByTimeAsync(200)
+    vi.useRealTimers()
+    expect(await late).toEqual({ ...(await read()), issuedAt: '2026-11-27T12:00:00.000Z' })
   })
 })
 

@@ -1,4 +1,6 @@
-import { dayPosts, dayQuestion, midnightIn } from '../../core/day/setup'
+import { midnightIn } from '../../core/day/midnight'
+import { dayPosts } from '../../core/day/posts'
+import { dayQuestion } from '../../core/day/setup'
 import type { DayQuestion } from '../../core/day/question'
 import { plan } from '../../core/plan/plan'
 import { resolveJob } from '../../core/resolve/resolve'

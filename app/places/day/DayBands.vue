@@ -67,6 +67,9 @@ text {
 }
 .night {
   text-anchor: middle;
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 6px;
 }
 .night.hard,
 .weather.hard {

@@ -3,8 +3,10 @@ import { drag, select, type D3DragEvent } from 'd3'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
+import { MINUTE_MS } from '~~/core/weather/forecast'
 import { concreteTime } from '~~/core/day/concreteTime'
-import { clockWords, dayModel, type DayBlock } from './model/dayModel'
+import { dayModel, nameOf, type DayBlock } from './model/dayModel'
+import { clockWords } from '~/controls/timesOfDay'
 import { useDay } from './useDay'
 import DayBands from './DayBands.vue'
 import { breachWords, dayWords } from './dayWords'
@@ -23,9 +25,16 @@ const model = computed(() => {
   return dayModel(asked, plan, more, { width: width.value - 14, height: height.value - 4 })
 })
 const chain = computed(() => model.value?.chain.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' '))
+/** Day and hour of a post that is poured already. */
+function pouredAt(address: string): string | undefined {
+  const at = day.poured.value.find((each) => each.address === address)?.at
+  if (at === undefined) return undefined
+  const minute = Math.floor((at - day.midnight.value) / MINUTE_MS)
+  return `${dayWords(day.midnight.value, minute, day.zone.value)} ${clockWords(minute)}`
+}
 const letters = (block: DayBlock) => block.by.join('')
 const words = (block: DayBlock) =>
-  `${block.task.split(':')[0]!.split('/').pop()}: ${block.says}, ${dayWords(day.midnight.value, block.start, day.zone.value)} ${clockWords(block.start)} to ${clockWords(block.end)}, ${block.by.join(' and ')}${block.breaks.length ? `; ${block.breaks.map((says) => breachWords(day.asked.value!, { says })).join('; ')}` : ''}`
+  `${nameOf(block.task.split(':')[0]!)}: ${block.says}, ${dayWords(day.midnight.value, block.start, day.zone.value)} ${clockWords(block.start)} to ${clockWords(block.end)}, ${block.by.join(' and ')}${block.breaks.length ? `; ${block.breaks.map((says) => breachWords(day.asked.value!, { says })).join('; ')}` : ''}`
 
 /** One block is pulled as a whole: where it was taken stays under the finger. */
 const pull = drag<SVGGElement, unknown>()
@@ -60,7 +69,7 @@ function move(block: DayBlock, by: number): void {
   void day.pin(block.task, Math.max(0, block.start + by * STEP))
 }
 const pick = (block: DayBlock) => {
-  const id = block.task.split(':')[0]!.split('/').pop()!
+  const id = nameOf(block.task.split(':')[0]!)
   if (view.posts.value.some(({ post }) => post.id === id)) view.choose(id)
 }
 const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id }) => id === block.by[0]) % 4}`
@@ -68,6 +77,20 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
 
 <template>
   <div ref="frame" class="day-drawing">
+    <svg v-if="model" class="heads" :width="model.width" height="54" aria-hidden="true">
+      <rect x="0" y="0" :width="model.width" height="52" class="sky" />
+      <g v-for="column in model.columns" :key="column.key">
+        <line v-if="column.key !== 'site'" :x1="column.x" :x2="column.x" y1="24" y2="50" class="post" />
+        <text v-if="pouredAt(column.key)" :x="column.x + 6" y="42">
+          <title>poured {{ pouredAt(column.key) }}</title>
+          ✓
+        </text>
+        <text :x="column.x" y="18" class="name" :class="{ chosen: column.name === view.post.value?.id }">
+          {{ column.name }}
+        </text>
+      </g>
+      <line x1="0" :x2="model.width" y1="51" y2="51" class="ground-line" />
+    </svg>
     <svg
       v-if="model"
       ref="sheet"
@@ -121,16 +144,6 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
         </text>
         <text v-if="block.breaks.length" :x="block.x + block.width - 4" :y="block.y + 14" class="mark">✕</text>
       </g>
-      <g class="ground">
-        <rect x="0" y="0" :width="model.width" height="52" class="sky" />
-        <g v-for="column in model.columns" :key="column.key">
-          <line v-if="column.key !== 'site'" :x1="column.x" :x2="column.x" y1="24" y2="50" class="post" />
-          <text :x="column.x" y="18" class="name" :class="{ chosen: column.name === view.post.value?.id }">
-            {{ column.name }}
-          </text>
-        </g>
-        <line x1="0" :x2="model.width" y1="51" y2="51" class="ground-line" />
-      </g>
     </svg>
     <p v-else class="nothing">
       {{
@@ -150,6 +163,13 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
 }
 svg {
   display: block;
+}
+/* Posts and the ground line stay in sight however far down the days go. */
+.heads {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  margin-bottom: -54px;
 }
 .sky {
   fill: var(--paper);

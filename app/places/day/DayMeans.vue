@@ -10,6 +10,8 @@ import { takenDays } from '~~/core/day/busy'
 import { DAY_MINUTES } from '~~/core/day/question'
 import { MINUTE_MS } from '~~/core/weather/forecast'
 import { TOOL_NAMES } from './dayWords'
+import DayHours from './DayHours.vue'
+import { clockWords, minutesOf } from '~/controls/timesOfDay'
 import { useDay } from './useDay'
 
 /** Tools, hours, what is hired or brought, and the weather that is allowed for. */
@@ -23,20 +25,6 @@ const setTool = (tool: Tool) => async (value: number | null) => {
 }
 
 type Span = { from: number; to: number }
-const clock = (minute: number) =>
-  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
-const minutesOf = (text: string) => {
-  const found = /^(\d{1,2}):(\d\d)$/.exec(text)
-  return found ? Number(found[1]) * 60 + Number(found[2]) : undefined
-}
-const hours = computed<readonly Span[]>(() => day.setup.value.hours ?? USUAL_SETUP.hours)
-function setHour(index: number, end: keyof Span, text: string): void {
-  const minute = minutesOf(text)
-  if (minute === undefined) return
-  const next = hours.value.map((span, i) => (i === index ? { ...span, [end]: minute } : { ...span }))
-  const isInOrder = next.every(({ from, to }, i) => from < to && (i === 0 || next[i - 1]!.to <= from))
-  if (isInOrder) void day.set('hours', next)
-}
 const HIRED: readonly Tool[] = ['mixer', 'breaker', 'auger']
 const hires = computed(() => day.setup.value.hires ?? [])
 const hireOf = (tool: Tool): Span => hires.value.find((each) => each.tool === tool) ?? { from: 0, to: 1_440 }
@@ -46,14 +34,6 @@ function setHire(tool: Tool, end: keyof Span, text: string): void {
   const next = { tool, ...hireOf(tool), [end]: minute }
   const others = hires.value.filter((each) => each.tool !== tool)
   void day.set('hires', [...others, { tool, from: next.from, to: next.to }])
-}
-const delivery = computed(() => day.setup.value.deliveries?.[0])
-function setDelivery(text: string): void {
-  const minute = minutesOf(text)
-  void day.set(
-    'deliveries',
-    minute === undefined ? null : [{ day: 0, from: minute, to: minute + 30, says: 'the bags come' }],
-  )
 }
 const free = computed(() => day.setup.value.free ?? [])
 
@@ -67,7 +47,12 @@ dialog.onChange(async (files) => {
     const { busyTimes } = await import('~~/shared/calendar')
     const midnight = day.midnight.value
     const until = midnight + USUAL_SETUP.days * DAY_MINUTES * MINUTE_MS
-    const busy = takenDays(busyTimes(await file.text(), until), midnight, hours.value, USUAL_SETUP.days)
+    const busy = takenDays(
+      busyTimes(await file.text(), until),
+      midnight,
+      day.setup.value.hours ?? USUAL_SETUP.hours,
+      USUAL_SETUP.days,
+    )
     await day.set('free', busy.length > 0 ? busy : null)
     read.value =
       busy.length > 0
@@ -100,51 +85,17 @@ const toggleBeside = (id: string, is: boolean) => {
       <v-text-field
         :label="`${TOOL_NAMES[tool]}: here from`"
         type="time"
-        :model-value="clock(hireOf(tool).from)"
+        :model-value="clockWords(hireOf(tool).from)"
         @update:model-value="setHire(tool, 'from', $event)"
       />
       <v-text-field
         :label="`${TOOL_NAMES[tool]}: until`"
         type="time"
-        :model-value="clock(hireOf(tool).to % 1440)"
+        :model-value="clockWords(hireOf(tool).to % 1440)"
         @update:model-value="setHire(tool, 'to', $event)"
       />
     </div>
-    <h3 class="panel-section">Hours</h3>
-    <div v-for="(span, i) in hours" :key="i" class="field-grid">
-      <v-text-field
-        :label="`${i === 0 ? 'Work begins' : 'Goes on'}`"
-        type="time"
-        :model-value="clock(span.from)"
-        @update:model-value="setHour(i, 'from', $event)"
-      />
-      <v-text-field
-        :label="`${i === hours.length - 1 ? 'Work ends' : 'Break from'}`"
-        type="time"
-        :model-value="clock(span.to)"
-        @update:model-value="setHour(i, 'to', $event)"
-      />
-    </div>
-    <div class="field-grid">
-      <v-text-field
-        label="First day"
-        type="date"
-        :model-value="day.first.value"
-        @update:model-value="day.set('first', $event || null)"
-      />
-      <v-text-field
-        label="Bags are brought at"
-        type="time"
-        clearable
-        :model-value="delivery ? clock(delivery.from) : ''"
-        @update:model-value="setDelivery($event ?? '')"
-      />
-      <QuantityField
-        label="Way there, min"
-        :value="day.setup.value.travel ?? USUAL_SETUP.travel"
-        :save="(value) => day.set('travel', value)"
-      />
-    </div>
+    <DayHours />
     <v-checkbox
       label="Fresh concrete is covered against frost"
       hide-details

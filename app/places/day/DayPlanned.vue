@@ -5,8 +5,11 @@ import { useJobSession } from '~/job/openJob'
 import { usePours } from '~/pours/pours'
 import FoldOut from '~/controls/FoldOut.vue'
 import { bindingWords, breachWords, dayWords, minutesWords, savingWords, taskWords } from './dayWords'
-import { clockWords } from './model/dayModel'
+import { clockWords } from '~/controls/timesOfDay'
 import { useDay } from './useDay'
+import { usePreferencesStore } from '~/session/preferences'
+import { MINUTE_MS } from '~~/core/weather/forecast'
+import { PAINTING, paintingTimes } from '~~/core/weather/painting'
 import { dayEvents } from '~~/core/day/events'
 
 /** When it is done, what that rests on, and what would make it sooner. */
@@ -14,6 +17,7 @@ const day = useDay()
 const session = useJobSession()
 const { weather, now } = usePours()
 const { work } = day
+const preferences = usePreferencesStore()
 
 const last = computed(() => day.plan.value?.visits.at(-1))
 const end = computed(
@@ -37,11 +41,24 @@ const boundWords = computed(() => {
 const broken = computed(() => day.breaks.value.map((each) => breachWords(day.asked.value!, each)))
 const left = computed(() => day.plan.value?.left ?? [])
 const covers = computed(() => [...new Set((day.plan.value?.covers ?? []).map(({ post }) => post.split('/').pop()))])
-const pins = computed(() => day.setup.value.pins ?? [])
+const pins = computed(() => day.asked.value?.pins ?? [])
 const knownUntil = computed(() => weather.forecast.value?.hours.at(-1)?.at)
 const isBeyond = computed(
   () => last.value && knownUntil.value && day.midnight.value + last.value.to * 60_000 > Date.parse(knownUntil.value),
 )
+const painting = computed(() => {
+  const midnight = day.midnight.value
+  const isWork = (at: number) =>
+    day.asked.value?.hours.flat().some(({ from, to }) => {
+      const minute = (at - midnight) / MINUTE_MS
+      return from <= minute && minute < to
+    }) ?? false
+  const [soonest] = paintingTimes(weather.forecast.value?.hours ?? [], isWork)
+  if (!soonest) return 'In none of the hours that are known and worked.'
+  const minute = (at: number) => (at - midnight) / MINUTE_MS
+  const { from, to } = soonest
+  return `Soonest ${dayWords(midnight, minute(from), day.zone.value)} ${clockWords(minute(from))} to ${clockWords(minute(to))}.`
+})
 async function save(): Promise<void> {
   const { calendarText } = await import('~~/shared/calendar')
   const asked = day.asked.value
@@ -96,6 +113,13 @@ async function save(): Promise<void> {
         <li v-for="each in day.binds.value" :key="each.task">{{ bindingWords(day.asked.value, each) }}</li>
       </ol>
     </div>
+    <FoldOut title="Paint, stain and oil">
+      <p>{{ painting }}</p>
+      <p class="soft">
+        {{ preferences.measures.temperature(PAINTING.celsius) }} and dry for half a day before and six hours after; the
+        tin’s label comes first. Fresh treated wood dries out for some weeks before it takes anything.
+      </p>
+    </FoldOut>
     <FoldOut v-if="day.goal.value" title="What would save time">
       <p class="soft">One more of each, planned anew.</p>
       <v-btn :disabled="work.done.value !== undefined" @click="work.askSaves(day.asked.value!, day.goal.value!)"
@@ -107,6 +131,7 @@ async function save(): Promise<void> {
       <p v-if="work.saves.value?.length === 0">Nothing of it: concrete and weather decide.</p>
     </FoldOut>
   </div>
+  <p v-else-if="day.done.value.length" class="says">All of it is done.</p>
   <p v-else class="says">Choose a repair for a post first: its steps become the work of the day.</p>
 </template>
 

@@ -67,6 +67,8 @@ export function bindingWords(question: DayQuestion, { task, because, of, tool }:
       return `${what}: after the break, behind ${before}`
     case 'start':
       return `${what}: at the start`
+    case 'poured':
+      return `${what}: what was poured there has to harden`
     case 'set-by-hand':
       return `${what}: set by hand`
   }

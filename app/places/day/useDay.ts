@@ -11,7 +11,9 @@ import { goalOf } from '~~/core/day/goal'
 import { problemOf } from '~~/core/day/problem'
 import type { DayPlan, DayQuestion, Placed } from '~~/core/day/question'
 import { planOf } from '~~/core/day/schedule'
-import { dayPosts, dayQuestion, midnightIn, type DayJob } from '~~/core/day/setup'
+import { midnightIn } from '~~/core/day/midnight'
+import { dayPosts, type DayJob } from '~~/core/day/posts'
+import { dayQuestion, dayTasks, startingLater } from '~~/core/day/setup'
 import type { DaySetup } from '~~/core/document/job'
 import { InputError } from '~~/core/errors'
 import { planner } from '~~/core/plan/plan'
@@ -52,11 +54,19 @@ function createDay(session: Session, view: JobView, pours: Pours) {
   const posts = computed(() => {
     const [job, resolved, plan] = [view.job.value, view.resolved.value, view.plan.value]
     if (!job || !resolved || !plan) return []
-    return [{ prefix: '', job, resolved, plan }, ...beside.value].flatMap((each) => dayPosts(each, view.tables.value))
+    const air = pours.air.value
+    return [{ prefix: '', job, resolved, plan }, ...beside.value].flatMap((each) =>
+      dayPosts({ ...each, air }, view.tables.value),
+    )
   })
+  const hours = computed(() => pours.weather.forecast.value?.hours ?? [])
   const question = computed<DayQuestion | InputError | undefined>(() => {
-    const hours = pours.weather.forecast.value?.hours ?? []
-    const asked = dayQuestion(posts.value, setup.value, { midnight: midnight.value, hours }, view.tables.value)
+    const asked = dayQuestion(
+      posts.value,
+      { ...setup.value, first: first.value },
+      { midnight: midnight.value, hours: hours.value },
+      view.tables.value,
+    )
     if (asked.tasks.length === 0) return undefined
     try {
       problemOf(asked)
@@ -67,6 +77,13 @@ function createDay(session: Session, view: JobView, pours: Pours) {
     }
   })
   const asked = computed(() => (question.value instanceof InputError ? undefined : question.value))
+  /** What is done of all there is to do: ticked off, or poured. */
+  const done = computed(() => {
+    const { tasks, done: known } = dayTasks(posts.value, setup.value, midnight.value, view.tables.value)
+    const left = new Set(asked.value?.tasks.map(({ id }) => id))
+    return tasks.filter(({ id }) => !left.has(id)).map((task) => ({ task, at: known.get(task.id)?.at }))
+  })
+  const poured = computed(() => posts.value.flatMap(({ address, poured: of }) => (of ? [{ address, at: of.at }] : [])))
   const wrong = computed(() => (question.value instanceof InputError ? question.value : undefined))
 
   /** While a block is pulled: where it would lie. */
@@ -97,14 +114,28 @@ function createDay(session: Session, view: JobView, pours: Pours) {
     session.edit([{ name: 'setDay', key, value }])
 
   async function planAnew(): Promise<void> {
-    const wanted = asked.value
-    if (!wanted) return
+    if (!asked.value) return
     bound.value = undefined
+    // Of what is over nothing is planned: days that have gone by are no days of it, nor are the hours of this one.
+    const today = dateIn(timeNow(), zone.value)
+    const begins = first.value < today ? today : first.value
+    const later = startingLater(setup.value, daysBetween(first.value, begins))
+    const start = midnightIn(begins, zone.value)
+    const wanted = dayQuestion(
+      posts.value,
+      { ...later, first: begins },
+      { midnight: start, hours: hours.value, ...(begins === today ? { from: timeNow() } : {}) },
+      view.tables.value,
+    )
     const found = await work.plan(wanted)
     if (!found) return
     bound.value = found.bound
+    const moved = (['free', 'hires', 'deliveries', 'pins'] as const).flatMap((key) =>
+      begins !== first.value && later[key] ? [{ name: 'setDay' as const, key, value: later[key] }] : [],
+    )
     await session.edit([
-      { name: 'setDay', key: 'first', value: first.value },
+      { name: 'setDay', key: 'first', value: begins },
+      ...moved,
       {
         name: 'setDay',
         key: 'planned',
@@ -139,6 +170,12 @@ function createDay(session: Session, view: JobView, pours: Pours) {
       },
     ])
   }
+  /** Ticks a task off, or takes the tick back. */
+  const tick = (task: string, isDone: boolean) => {
+    const others = (setup.value.done ?? []).filter((each) => each.task !== task)
+    const ticks = isDone ? [...others, { task, at: new Date(timeNow()).toISOString() }] : others
+    return set('done', ticks.length > 0 ? ticks : null)
+  }
   const unpin = (task: string) => {
     const left = (setup.value.pins ?? []).filter((each) => each.task !== task)
     return set('pins', left.length > 0 ? left : null)
@@ -163,6 +200,9 @@ function createDay(session: Session, view: JobView, pours: Pours) {
     planAnew,
     pin,
     unpin,
+    done,
+    poured,
+    tick,
     neighbours,
     loadBeside,
   }
@@ -190,6 +230,9 @@ export function useDay(): Day {
   })
   return mine.day
 }
+
+/** @example daysBetween('2026-11-27', '2026-11-29') // 2 */
+const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / DAY)
 
 const DAY = 24 * 60 * 60_000
 

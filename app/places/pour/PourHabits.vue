@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { clockWords, minutesOf } from '~/controls/timesOfDay'
 import QuantityField from '~/controls/QuantityField.vue'
 import { usePours } from '~/pours/pours'
 import { isSilent, useNotificationLeave } from '~/pours/useAlarms'
@@ -9,13 +10,10 @@ import { InputError } from '~~/core/errors'
 const { people, untilMinute } = usePours()
 const { leave, ask } = useNotificationLeave()
 
-const until = computed(
-  () =>
-    `${String(Math.floor(untilMinute.value / 60)).padStart(2, '0')}:${String(untilMinute.value % 60).padStart(2, '0')}`,
-)
+const until = computed(() => clockWords(untilMinute.value))
 function setUntil(text: string): void {
-  const found = /^(\d{1,2}):(\d\d)$/.exec(text)
-  if (found) untilMinute.value = Number(found[1]) * 60 + Number(found[2])
+  const minute = minutesOf(text)
+  if (minute !== undefined) untilMinute.value = minute
 }
 async function savePeople(value: number | null) {
   if (value === null || !Number.isInteger(value) || value < 1 || value > 4)

@@ -9,6 +9,8 @@ import { usePourEdits } from '~/pours/usePourEdits'
 import { usePreferencesStore } from '~/session/preferences'
 import type { Pour } from '~~/core/document/job'
 import { liveCount } from '~~/core/hole/live'
+import { leftoverOf } from '~~/core/pour/leftover'
+import { isWetInTheHole } from '~~/core/pour/planned'
 import { settingOf } from '~~/core/pour/setting'
 import { GALLON } from '~~/core/units/constants'
 
@@ -16,7 +18,7 @@ import { GALLON } from '~~/core/units/constants'
 const { pour } = defineProps<{ pour: Pour }>()
 const session = useJobSession()
 const view = useJobView()
-const { planned } = usePours()
+const { planned, waiting } = usePours()
 const edits = usePourEdits()
 const preferences = usePreferencesStore()
 
@@ -66,6 +68,10 @@ const count = computed(() => {
   if (!bagged.value || !concrete || !hole || face.value === undefined) return undefined
   return liveCount({ bags: bags.value, face: face.value }, hole, concrete, bagged.value, view.post.value?.section)
 })
+const left = computed(() => leftoverOf(pour, wanted.value, waiting.value, tables.value))
+const soaks = computed(
+  () => isWetInTheHole(wanted.value?.filling, tables.value) && waiting.value.length > 0 && !pour.handsOffAt,
+)
 const departs = ref(pour.departs ?? '')
 </script>
 
@@ -89,6 +95,11 @@ const departs = ref(pour.departs ?? '')
       The hole takes {{ Math.abs(Math.round(count.over * 100)) }} in 100 {{ count.over >= 0 ? 'more' : 'less' }} than
       planned: still {{ count.togo.toFixed(1) }} bags, {{ count.bags }} in all.
     </p>
+    <p v-if="left" role="status">
+      About {{ preferences.measures.volume(left.volume) }} left over:
+      {{ left.post ? `into the hole of ${left.post}, before it stiffens` : 'onto boards, never into the ground' }}.
+    </p>
+    <p v-if="soaks" role="status">Water soaks in by itself: fill the next hole meanwhile, and come back to this one.</p>
     <FoldOut title="Water of this bag, how full it is, dry powder">
       <div class="field-grid">
         <QuantityField

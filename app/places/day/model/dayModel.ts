@@ -1,6 +1,7 @@
+import { clockWords } from '~/controls/timesOfDay'
 import type { Breach } from '~~/core/day/check'
 import type { Binding } from '~~/core/day/binds'
-import { DAY_MINUTES, dayOf, type DayMinute, type DayPlan, type DayQuestion } from '~~/core/day/question'
+import type { DayMinute, DayPlan, DayQuestion } from '~~/core/day/question'
 import type { ConcreteTime } from '~~/core/day/concreteTime'
 
 /** A task as a block under its post. */
@@ -141,6 +142,9 @@ export function dayModel(
   const byTask = new Map(blocks.map((block) => [block.task, block]))
   const tails = question.tasks.flatMap((task) => {
     const behind = byTask.get(task.id)
+    // Poured before these days: it comes in from above.
+    if (task.ripens && behind)
+      return [{ x: columns[behind.column]!.x, from: TOP, to: Math.min(behind.y, yOf(task.window!.from)) }]
     return task.after.flatMap(({ task: id, milestone }) => {
       const pour = byTask.get(id)
       if (!behind || !pour || !milestone) return []
@@ -173,9 +177,3 @@ const hourBehind = (minute: number) => Math.ceil(minute / 60) * 60
 
 /** @example nameOf('B/B4') // 'B4'; nameOf('x~B/B4') // 'B4' */
 export const nameOf = (address: string): string => address.slice(address.lastIndexOf('/') + 1)
-
-/** @example clockWords(1_440 + 545) // '09:05' */
-export function clockWords(minute: DayMinute): string {
-  const of = minute - dayOf(minute) * DAY_MINUTES
-  return `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`
-}
