@@ -12,6 +12,11 @@ export interface DayGoal {
   idle: number
 }
 
+export interface FoundPlan {
+  plan: DayPlan
+  goal: DayGoal
+}
+
 const ORDER = ['left', 'lastDay', 'visits', 'overtime', 'end', 'idle'] as const
 
 /** Less than 0 where the first is better. */

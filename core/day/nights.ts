@@ -1,8 +1,7 @@
 import type { Manner } from './board'
-import { compareGoals } from './goal'
+import { compareGoals, type FoundPlan } from './goal'
 import type { Problem } from './problem'
 import { DAY_MINUTES, dayOf, type DayMinute, type Task } from './question'
-import type { FoundPlan } from './search'
 
 type Later = ReadonlyMap<string, DayMinute>
 

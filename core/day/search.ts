@@ -1,15 +1,10 @@
 import { drawsFrom, type Draws } from '../numeric/draws'
-import { compareGoals, goalOf, type DayGoal } from './goal'
+import { compareGoals, goalOf, type FoundPlan } from './goal'
 import { withFewerNights } from './nights'
 import { problemOf, type Problem } from './problem'
-import { DAY_MINUTES, MOST_OVERTIME, type DayPlan, type DayQuestion } from './question'
+import { DAY_MINUTES, MOST_OVERTIME, type DayQuestion } from './question'
 import type { Manner } from './board'
 import { schedule } from './schedule'
-
-export interface FoundPlan {
-  plan: DayPlan
-  goal: DayGoal
-}
 
 export interface SearchEffort {
   /** The same seed and the same rounds give the same plan. */

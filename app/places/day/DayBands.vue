@@ -4,7 +4,7 @@ import type { Moment } from '~~/core/weather/forecast'
 import { dayWords } from './dayWords'
 import type { DayBand } from './model/dayModel'
 
-/** The days one under the other: their hours, the weather down the side, and what the night between them brings. */
+/** The days one under the other: their hours and the weather down the side. */
 defineProps<{ bands: readonly DayBand[]; width: number; midnight: Moment; zone: string }>()
 const preferences = usePreferencesStore()
 </script>
@@ -12,7 +12,7 @@ const preferences = usePreferencesStore()
 <template>
   <g v-for="band in bands" :key="band.day" class="band">
     <rect :y="band.top" :height="band.bottom - band.top" x="0" :width="width" class="day" />
-    <text :y="band.top - 6" x="6" class="day-name">
+    <text :y="band.top - 12" x="6" class="day-name">
       {{ dayWords(midnight, band.visit.from, zone) }}
     </text>
     <g v-for="hour in band.weather" :key="hour.y">
@@ -27,16 +27,6 @@ const preferences = usePreferencesStore()
         <template v-if="hour.gust > 8">~{{ Math.round(hour.gust) }}</template>
       </text>
     </g>
-    <text
-      v-if="band.night"
-      :y="band.night.y"
-      :x="width / 2"
-      class="night"
-      :class="{ hard: band.night.temperature < 0 || band.night.gust > 12 }"
-    >
-      until the next visit down to {{ preferences.measures.temperature(Math.floor(band.night.temperature)) }}, gusts to
-      {{ preferences.measures.gust(band.night.gust) }}
-    </text>
     <g v-for="hour in band.hours" :key="`h${hour.y}`">
       <line :y1="hour.y" :y2="hour.y" x1="44" :x2="width" class="hour" />
       <text :y="hour.y + 5" x="4" class="clock">{{ hour.says }}</text>
@@ -65,13 +55,6 @@ text {
   fill: rgb(var(--v-theme-water));
   opacity: 0.6;
 }
-.night {
-  text-anchor: middle;
-  paint-order: stroke;
-  stroke: var(--paper);
-  stroke-width: 6px;
-}
-.night.hard,
 .weather.hard {
   font-weight: 600;
   fill: var(--error);

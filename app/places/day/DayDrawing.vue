@@ -9,6 +9,7 @@ import { dayModel, nameOf, type DayBlock } from './model/dayModel'
 import { clockWords } from '~/controls/timesOfDay'
 import { useDay } from './useDay'
 import DayBands from './DayBands.vue'
+import DayNights from './DayNights.vue'
 import { breachWords, dayWords } from './dayWords'
 
 /** The ground line across, time downwards: each task a block under its post, to be pulled up and down. */
@@ -121,6 +122,7 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
         :y2="tail.to"
         class="tail"
       />
+      <DayNights :bands="model.bands" :width="model.width" />
       <polyline v-if="chain" :points="chain" class="chain" />
       <g
         v-for="block in model.blocks"

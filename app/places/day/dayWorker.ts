@@ -3,7 +3,8 @@ import { dayBound, type DayBound } from '~~/core/day/bound'
 import type { DayGoal } from '~~/core/day/goal'
 import type { DayQuestion } from '~~/core/day/question'
 import { savings, type Saving } from '~~/core/day/saves'
-import { planDays, type FoundPlan, type SearchEffort } from '~~/core/day/search'
+import type { FoundPlan } from '~~/core/day/goal'
+import { planDays, type SearchEffort } from '~~/core/day/search'
 
 /* Planning takes seconds: beside the screen, which goes on. */
 
