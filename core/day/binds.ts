@@ -49,10 +49,13 @@ function bindingOf(placed: Placed, at: ReadonlyMap<string, Placed>, problem: Pro
     })
     .sort((a, b) => b.ready - a.ready)
   const [latest] = waits
-  if (latest && latest.ready === start) return { task: id, because: latest.because, of: latest.of }
-
   // Somebody or something was given free at this very minute.
   const ended = [...at.values()].filter((other) => other.task !== id && freedAt(other, problem).has(start))
+  // What is kept for days says more than the work before it, which is done in time for it.
+  const back = task.holds && ended.find(({ task: other }) => givenBack(other, problem).includes(task.holds!.tool))
+  if (back) return { task: id, because: 'tool', of: back.task, tool: task.holds!.tool }
+  if (latest && latest.ready === start) return { task: id, because: latest.because, of: latest.of }
+
   const shared = ended.find(({ task: other }) =>
     tools(other, problem).some((tool) => tools(id, problem).includes(tool)),
   )
@@ -87,9 +90,13 @@ function freedAt({ task: id, start, end }: Placed, { tasks }: Problem): Set<numb
   return new Set(pour ? [Math.min(end, start + pour.placing), end] : [end])
 }
 
-function tools(id: string, { tasks, question }: Problem): Tool[] {
-  const task = tasks.get(id)!
+function tools(id: string, problem: Problem): Tool[] {
+  const task = problem.tasks.get(id)!
+  return [...(Object.keys(task.tools) as Tool[]), ...(task.holds ? [task.holds.tool] : []), ...givenBack(id, problem)]
+}
+
+function givenBack(id: string, { tasks, question }: Problem): Tool[] {
   const freed = question.tasks.filter(({ holds }) => holds?.until === id).map(({ holds }) => holds!.tool)
-  const kept = [task.holds?.tool, task.givesBack].filter((tool) => tool !== undefined)
-  return [...(Object.keys(task.tools) as Tool[]), ...kept, ...freed]
+  const { givesBack } = tasks.get(id)!
+  return givesBack ? [...freed, givesBack] : freed
 }

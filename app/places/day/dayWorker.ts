@@ -1,9 +1,8 @@
 import { expose } from 'comlink'
 import { dayBound, type DayBound } from '~~/core/day/bound'
-import type { DayGoal } from '~~/core/day/goal'
+import type { DayGoal, FoundPlan } from '~~/core/day/goal'
 import type { DayQuestion } from '~~/core/day/question'
 import { savings, type Saving } from '~~/core/day/saves'
-import type { FoundPlan } from '~~/core/day/goal'
 import { planDays, type SearchEffort } from '~~/core/day/search'
 
 /* Planning takes seconds: beside the screen, which goes on. */
