@@ -38,6 +38,12 @@ const ROOMS: Record<string, string[][]> = {
     ['core/repair', 'core/plan/plan.test'],
   ],
   'core/concrete': [['core/concrete', 'core/calc'], ['core/plan/plan.test', 'core/items'], ['core/plan/composition']],
+  'core/pour': [['core/pour', 'core/storm'], ['core/concrete', 'core/day/done']],
+  'core/day': [
+    ['core/day/nights', 'core/day/done', 'core/day/around'],
+    ['core/day/day.test', 'core/calc', 'core/day/demoDays'],
+  ],
+  'core/storm': [['core/storm', 'core/weather'], ['core/pour']],
 }
 const REPORT = join(root, 'docs', 'mutants.md')
 const COPIED = [
