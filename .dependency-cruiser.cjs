@@ -11,7 +11,7 @@ const only = (name, from, allowed, comment) => ({
 })
 /** Rooms of the core from the ground up: each leans on those before it alone. */
 const CORE = [
-  ['numeric', 'units'],
+  ['numeric', 'units', 'money'],
   ['schema', 'wind', 'timber', 'ground', 'concrete', 'setout', 'cause', 'instruments'],
   ['tables'],
   ['document', 'weather'],
@@ -19,7 +19,7 @@ const CORE = [
   ['repair'],
   ['plan'],
   ['items', 'calc', 'choose', 'pour', 'day'],
-  ['storm'],
+  ['storm', 'cost'],
 ]
 const above = CORE.slice(0, -1).map((level, i) => ({
   name: `core-${level.join('-')}-below`,
@@ -48,10 +48,11 @@ module.exports = {
     ...above,
     {
       name: 'core-pure',
-      comment: 'No Vue, Node, database or clock in core; Yup reads documents at its edge, draws have their seed given.',
+      comment:
+        'No Vue, Node, database or clock in core; Yup reads documents at its edge, draws have their seed given, money is in fractions.',
       severity: 'error',
       from: { path: '^core/', pathNot: TEST },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: '/(yup|pure-rand)/' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: '/(yup|pure-rand|fraction\\.js|dinero\\.js)/' },
     },
     {
       name: 'links-through-the-context',

@@ -38,7 +38,10 @@ const ROOMS: Record<string, string[][]> = {
     ['core/repair', 'core/plan/plan.test'],
   ],
   'core/concrete': [['core/concrete', 'core/calc'], ['core/plan/plan.test', 'core/items'], ['core/plan/composition']],
-  'core/pour': [['core/pour', 'core/storm'], ['core/concrete', 'core/day/done']],
+  'core/pour': [
+    ['core/pour', 'core/storm'],
+    ['core/concrete', 'core/day/done'],
+  ],
   'core/day': [
     ['core/day/nights', 'core/day/done', 'core/day/around'],
     ['core/day/day.test', 'core/calc', 'core/day/demoDays'],

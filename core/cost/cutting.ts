@@ -3,7 +3,7 @@ import type { CountProgramme, CountSolver } from '../numeric/countProgramme'
 import type { Restriction } from '../numeric/integerProgramme'
 import { KERF, type CutBar, type CutList, type CutPiece, type StockLength } from '../setout/cutList'
 import type { Metres } from '../units/types'
-import { bestPatterns, patternsOf, tooMany } from './patterns'
+import { bestPatterns, patternsOf, tooMany, type Pattern, type Sticks } from './patterns'
 
 export interface Cutting extends CutList {
   /** No cutting costs less than this. */
@@ -19,18 +19,6 @@ const TENTHS = 1e4
 const tenths = (length: Metres) => Math.round(length * TENTHS)
 /** More ways than these are not listed: those that pay are looked for instead. */
 const MOST_PATTERNS = 1_500
-
-/** One way to cut one stick: pieces of each length out of a stock length. */
-export interface Pattern {
-  bar: number
-  taken: readonly number[]
-}
-export interface Sticks {
-  /** Longest first, tenths of a millimetre. */
-  kinds: readonly { length: number; count: number }[]
-  bars: readonly { length: number; price: number; count: number }[]
-  kerf: number
-}
 
 /**
  * Pieces cut from stock by an exact solver: least cost, then least left over that is too short to keep, then fewest

@@ -1,6 +1,16 @@
-import type { Pattern, Sticks } from './cutting'
-
 /* Ways to cut one stick. Lengths are in whole tenths of a millimetre; a kerf is lent to the stick for its last piece. */
+
+/** One way to cut one stick: pieces of each length out of a stock length. */
+export interface Pattern {
+  bar: number
+  taken: readonly number[]
+}
+export interface Sticks {
+  /** Longest first, tenths of a millimetre. */
+  kinds: readonly { length: number; count: number }[]
+  bars: readonly { length: number; price: number; count: number }[]
+  kerf: number
+}
 
 export const tooMany = Symbol('too many patterns')
 

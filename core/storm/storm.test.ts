@@ -73,6 +73,8 @@ describe('storm watch', () => {
       )
     expect(watch(17)).toEqual([])
     expect(watch(18.5)).toHaveLength(1)
+    expect(watch(40, 95)).toHaveLength(1)
+    expect(watch(40, 96)).toEqual([])
     expect(watch(40, 97)).toEqual([])
     const two = stormWatch(
       [post(30, { post: 'B5' }), post(20)],
@@ -104,6 +106,31 @@ describe('storm watch', () => {
     expect(later.over).toBeGreaterThan(14)
     expect(over(green(24 * 40))).toMatchObject({ over: 48, why: 'standing' })
   })
+  it('counts resin as it was meant once it has cured, and before it what its props hold', () => {
+    const [resin] = tables.resins
+    const over = (hoursAgo: number) =>
+      stormWatch(
+        [post(10, { green: { pour: pour(hoursAgo, { mix: resin!.key }), ground: 30, props: 14, repaired: 48 } })],
+        forecast(() => 60, 1),
+        NOW,
+        tables,
+      )[0]!
+    expect(over(0)).toMatchObject({ over: 14, why: 'propped' })
+    expect(over(24 * 20)).toMatchObject({ over: 48, why: 'standing' })
+  })
+  it('counts what is known of the two where one is not, and nothing of a repair without a figure', () => {
+    const found = (green: Omit<NonNullable<ExposedPost['green']>, 'pour'>, hoursAgo = 2) =>
+      stormWatch(
+        [post(10, { green: { pour: pour(hoursAgo), ...green } })],
+        forecast(() => 60, 1),
+        NOW,
+        tables,
+      )
+    expect(found({ ground: 30 })[0]).toMatchObject({ over: expect.closeTo(3.56, 1), why: 'green' })
+    expect(found({ props: 14 })[0]).toMatchObject({ over: 14, why: 'propped' })
+    expect(found({})).toEqual([])
+    expect(found({ ground: 30 }, 24 * 40)).toEqual([])
+  })
   it('leaves out what it knows nothing of', () => {
     expect(
       stormWatch(
@@ -130,6 +157,26 @@ describe('storm watch', () => {
     const exposed = exposedOf(job)
     expect(exposed.find(({ post: id }) => id === 'B8')).toMatchObject({ isGone: true, standing: 12 })
     expect(exposed.find(({ post: id }) => id === 'B5')!.standing).toBeGreaterThan(30)
+    // Nobody has looked at the footing of a sound post: that is no news; one that gave way counts as what hangs loose.
+    const plans = plan(job, tables)
+    const shown = (standing: object, state: string) =>
+      exposedPosts(
+        job,
+        resolveJob(job, tables),
+        {
+          ...plans,
+          posts: [{ ...plans.posts[0]!, standing, diagnosis: { ...plans.posts[0]!.diagnosis, state } }],
+        } as never,
+        tables,
+      )[0]
+    expect(shown({ state: 'range', range: [21, 40] }, 'nothing-wrong')).toBeUndefined()
+    expect(shown({ state: 'range', range: [21, 40] }, 'failed')).toMatchObject({ standing: 21 })
+    expect(shown({ state: 'given-way' }, 'failed')).toMatchObject({ standing: 12, isGone: true })
+    expect(shown({ state: 'moves', holdingGust: 19 }, 'failed')).toMatchObject({ standing: 19, isGone: true })
+    expect(shown({ state: 'moves' }, 'failed')).toBeUndefined()
+    expect(shown({ state: 'holds' }, 'failed')).toBeUndefined()
+    expect(shown({ state: 'holds', holdingGust: 33 }, 'failed')).toMatchObject({ standing: 33 })
+    expect(shown({ state: 'not-known' }, 'failed')).toBeUndefined()
     const poured: Job = {
       ...job,
       lines: job.lines.map((line) => ({
