@@ -2,6 +2,7 @@ import { tasksOf, type DayMeans, type DayPost } from '../day/tasks'
 import type { Skill, Task } from '../day/question'
 import { exact, type Exact } from '../money/exact'
 import type { MethodPlan } from '../plan/types'
+import type { Section } from '../timber/section'
 import { row, type Tables } from '../tables/tables'
 import type { CubicMetres, Metres } from '../units/types'
 
@@ -31,11 +32,22 @@ const PAID: readonly Skill[] = ['saw', 'mix', 'dig']
  * Everything that a repair of one post takes, exactly: material, labour by skill, what is taken away.
  *
  * @param post  with the steps of the method, as a plan of days has it
- * @param means who comes with what: it decides minutes and hands
+ * @param means who comes with what: it decides minutes and hands; and the section of the post that stands there
  * @example billOf(spurPlan, post, means, tables) // mix/post-mix-20 3.6 bags, spur/spur-100 1, fixing/bolt-12 2, labour/dig 0.4 h, …
  */
-export function billOf(method: MethodPlan, post: DayPost, means: DayMeans, tables: Tables): BillLine[] {
-  const lines = [...poured(method, tables), ...madeOf(method), ...stick(method), ...cutEnds(post), ...takenAway(method)]
+export function billOf(
+  method: MethodPlan,
+  post: DayPost,
+  { section, ...means }: DayMeans & { section?: Section },
+  tables: Tables,
+): BillLine[] {
+  const lines = [
+    ...poured(method, tables),
+    ...madeOf(method),
+    ...stick(method, section, tables),
+    ...cutEnds(post),
+    ...takenAway(method),
+  ]
   return [...lines, ...labour(tasksOf(post, means, tables))].map((line) => ({ ...line, post: post.address }))
 }
 type Unplaced = Omit<BillLine, 'post'>
@@ -66,12 +78,17 @@ const madeOf = ({ parts, method }: MethodPlan): Unplaced[] =>
     .filter(({ kind }) => kind !== 'post')
     .flatMap(({ kind, key, count }) => line(`${kind}/${key}`, exact(count), method.replaceAll('-', ' ')))
 
-function stick({ newPost, parts }: MethodPlan): Unplaced[] {
+function stick({ newPost, parts }: MethodPlan, old: Section | undefined, tables: Tables): Unplaced[] {
   const part = parts.find(({ kind }) => kind === 'post')
   if (!newPost || !part || newPost.short === 0) return []
-  const stock = `post/${part.key}`
+  const stock = `post/${part.key === AS_IT_WAS ? (soldAs(old, tables) ?? part.key) : part.key}`
   return [{ key: stock, quantity: exact(part.count), piece: { stock, length: newPost.length } }]
 }
+
+const AS_IT_WAS = 'as-it-was'
+/** The post on sale that has the section of the old one. */
+const soldAs = (old: Section | undefined, { parts }: Tables): string | undefined =>
+  old && parts.lists.post.rows.find(({ section }) => JSON.stringify(section) === JSON.stringify(old))?.key
 
 function cutEnds({ steps }: DayPost): Unplaced[] {
   const cuts = steps.filter(({ key }) => SOAKS.includes(key)).length
