@@ -35,6 +35,7 @@ export const LIMITS = {
   hires: 40,
   tasksOfDay: 2_000,
   jobsOfDay: 20,
+  loaded: 500,
 } as const
 
 /** Largest files, bytes. */

@@ -1,6 +1,7 @@
 import { cause } from './cause'
 import { day } from './day'
 import { hole } from './hole'
+import { load } from './load'
 import { look } from './look'
 import type { Place } from './place'
 import { pour } from './pour'
@@ -10,7 +11,7 @@ import { sheet } from './sheet'
 import { walk } from './walk'
 
 /** In working order. */
-export const PLACES: readonly Place[] = [walk, look, cause, repair, hole, setOut, pour, day, sheet]
+export const PLACES: readonly Place[] = [walk, look, cause, repair, hole, setOut, pour, day, load, sheet]
 
 /** Where clocks on wet concrete lead to. */
 export const WET_PLACE = PLACES.find(({ seesToWet }) => seesToWet)!.key

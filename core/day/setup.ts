@@ -68,7 +68,8 @@ function restDays({ first, rest: asked }: DaySetup): (day: number) => boolean {
   return (day) => rest.includes((weekday + day) % 7)
 }
 
-const meansOf = ({ crew, tools }: DaySetup) => ({
+/** Who comes with what. */
+export const meansOf = ({ crew, tools }: DaySetup) => ({
   crew: (crew ?? USUAL_SETUP.crew) as readonly Person[],
   tools: { ...USUAL_SETUP.tools, ...tools },
 })

@@ -64,6 +64,7 @@ import {
   standsSchema,
 } from './setOutSchema'
 import { daySchema } from './daySchema'
+import { loadSchema } from './loadSchema'
 import { pourSchema } from './pourSchema'
 import type { Tables } from '../tables/tables'
 
@@ -456,4 +457,5 @@ export const jobSchema = record({
     .max(LIMITS.lines, `at most ${LIMITS.lines} lines`),
   pours: listOfAtMost(LIMITS.pours, 'pours', pourSchema),
   day: daySchema,
+  load: loadSchema,
 })

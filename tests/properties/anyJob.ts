@@ -1,4 +1,4 @@
-import { anyDaySetup, anyPour } from './anyPour'
+import { anyDaySetup, anyLoad, anyPour } from './anyPour'
 import { anyGate, setOutOfLine, setOutOfPost } from './anySetOut'
 import { DIGGING_TOOLS } from '../../core/concrete/overdig'
 import { SEASONS } from '../../core/ground/soil'
@@ -246,7 +246,11 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
     { requiredKeys: [] },
   )
   const further = fc.record(
-    { pours: fc.array(anyPour(tables, 'A', fc.constantFrom('A0', 'A1')), { maxLength: 2 }), day: anyDaySetup },
+    {
+      pours: fc.array(anyPour(tables, 'A', fc.constantFrom('A0', 'A1')), { maxLength: 2 }),
+      day: anyDaySetup,
+      load: anyLoad,
+    },
     { requiredKeys: [] },
   )
   return fc

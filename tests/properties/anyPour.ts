@@ -112,3 +112,13 @@ export const anyDaySetup: fc.Arbitrary<DaySetup> = fc.record(
   },
   { requiredKeys: [] },
 ) as fc.Arbitrary<DaySetup>
+
+export const anyLoad = fc.record(
+  {
+    loaded: fc.uniqueArray(fc.record({ key: fc.constantFrom('mix/post-mix-20', 'level', 'two spades'), at: time }), {
+      maxLength: 3,
+      selector: ({ key }) => key,
+    }),
+  },
+  { requiredKeys: [] },
+)

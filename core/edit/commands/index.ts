@@ -9,6 +9,7 @@ import { putPost } from './putPost'
 import { putPour } from './putPour'
 import { renameJob } from './renameJob'
 import { setDay } from './setDay'
+import { tickLoaded } from './tickLoaded'
 import { setHole } from './setHole'
 import { setJudgement } from './setJudgement'
 import { setLine } from './setLine'
@@ -38,6 +39,7 @@ export const commandKinds = [
   setPour,
   notePour,
   setDay,
+  tickLoaded,
 ] as const
 
 type CommandOf<K> = K extends CommandKind<infer C> ? C : never

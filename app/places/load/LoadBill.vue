@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import FoldOut from '~/controls/FoldOut.vue'
+import { useCost } from './useCost'
+
+/** Every line of the bill: how much by measure, how many packs, what it comes to; tax by its rate; deposits apart. */
+const cost = useCost()
+const total = computed(() => cost.bill.value.total)
+const merged = computed(() => new Map(cost.bill.value.merged.map((line) => [line.key, line])))
+const figure = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(value < 10 ? 2 : 1))
+const rows = computed(() =>
+  total.value.lines.map(({ key, name, quantity, row, amount }) => {
+    const line = merged.value.get(key)
+    const more = line ? line.spares.valueOf() : 0
+    return {
+      key,
+      name,
+      how: `${figure(quantity.valueOf())} ${row.unit === 'each' ? '' : row.unit}`.trim(),
+      why:
+        line && line.exact.valueOf() !== quantity.valueOf()
+          ? `${figure(line.exact.valueOf())} by measure${more > 0 ? `, ${figure(more)} to spare` : ''}`
+          : '',
+      amount: cost.words(amount),
+    }
+  }),
+)
+const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 'visit' : 'visits'}`)
+</script>
+
+<template>
+  <div v-if="rows.length">
+    <p class="figure">
+      {{ cost.words(total.gross) }}<small>with tax, {{ visits }}</small>
+    </p>
+    <p class="soft">The prices are invented: the yard puts its own in their place.</p>
+    <table>
+      <thead>
+        <tr>
+          <th>What</th>
+          <th class="number">How much</th>
+          <th class="number">Before tax</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="each in rows" :key="each.key">
+          <td>
+            {{ each.name }}<small v-if="each.why">{{ each.why }}</small>
+          </td>
+          <td class="number">{{ each.how }}</td>
+          <td class="number">{{ each.amount }}</td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <th colspan="2">Before tax</th>
+          <td class="number">{{ cost.words(total.net) }}</td>
+        </tr>
+        <tr v-for="each in total.taxes" :key="each.tax">
+          <th colspan="2">{{ each.percent }} % on {{ cost.words(each.net) }}</th>
+          <td class="number">{{ cost.words(each.amount) }}</td>
+        </tr>
+        <tr v-if="total.deposits > 0n">
+          <th colspan="2">Deposits, handed back</th>
+          <td class="number">{{ cost.words(total.deposits) }}</td>
+        </tr>
+      </tfoot>
+    </table>
+    <p v-if="cost.bill.value.unpriced.length" class="caution">
+      Without a price, and in no sum: {{ cost.bill.value.unpriced.join(', ').replaceAll(/[/-]/g, ' ') }}.
+    </p>
+    <FoldOut title="What is reckoned on top">
+      <p>
+        Three allowances on one loss, none of them twice: the hole’s over-dig stands in its litres; bags have a tenth or
+        one to spare; what this ground was learnt to take stands in the place of the spares once it is known.
+      </p>
+      <p>
+        {{ cost.settings.waste }} in 100 for what is cut or poured, {{ cost.settings.overhead }} overhead,
+        {{ cost.settings.markUp }} mark-up, in each line, rounded once.
+      </p>
+    </FoldOut>
+  </div>
+  <p v-else class="says">Choose a repair for a post first: what it takes is priced here.</p>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin-top: 8px;
+}
+th,
+td {
+  padding: 6px 4px;
+  border-bottom: 1px solid var(--rule);
+  text-align: start;
+  vertical-align: baseline;
+  font-weight: 400;
+}
+thead th,
+tfoot tr:first-child > * {
+  font-weight: 600;
+  border-bottom-color: var(--ink);
+}
+.number {
+  text-align: end;
+  white-space: nowrap;
+  font-family: var(--measure);
+}
+td small {
+  display: block;
+  font-size: 14px;
+  color: var(--soft-ink);
+}
+</style>

@@ -1,0 +1,89 @@
+import type { LineBill } from '~~/core/cost/lineBill'
+import type { Cargo } from '~~/core/cost/vehicle'
+import type { MethodPlan } from '~~/core/plan/types'
+import { row, type Tables } from '~~/core/tables/tables'
+
+/** One line of the list that is ticked while loading. */
+export interface LoadingLine {
+  key: string
+  says: string
+  count: number
+  /** Of all of it, kg; 0 where nobody weighs it. */
+  mass: number
+  /** Where in the yard it is kept. */
+  kept: string
+  /** Of a single piece, where two have to lift it. */
+  twoLift?: number
+}
+
+/** What is not kept on a shelf: paid for, not carried. */
+const NOT_CARRIED = ['labour', 'travel', 'disposal']
+const TOOLS = 'tools and gear'
+const TWO_LIFT = 25
+
+/**
+ * Everything to be loaded, by the place in the yard where it is kept: what is bought in whole packs, sticks, hired
+ * tools, and the gear that the methods want.
+ */
+export function loadingList(
+  { merged, sticks }: LineBill,
+  bills: readonly { method: MethodPlan }[],
+  tables: Tables,
+): { lines: LoadingLine[]; cargo: Cargo[] } {
+  const bought = merged.flatMap(({ row: of, packs, key }): (LoadingLine & { piece: number })[] => {
+    if (!of)
+      return [
+        { key, says: key.replaceAll(/[/-]/g, ' '), count: Number(packs), mass: 0, kept: 'not in the list', piece: 0 },
+      ]
+    if (NOT_CARRIED.includes(of.group)) return []
+    const piece = (of.mass ?? 0) * of.pack
+    const count = Number(packs)
+    return [
+      lineOf(
+        key,
+        of.pack > 1 && of.unit === 'each' ? `${of.name}, ${of.pack} in a pack` : of.name,
+        count,
+        piece,
+        of.kept ?? 'hire',
+      ),
+    ]
+  })
+  const wood = sticks.map(({ row: of, count }) => ({
+    ...lineOf(of.key, of.name, count, of.mass ?? 0, of.kept ?? ''),
+    length: of.length!,
+  }))
+  const gear = [...new Set(bills.flatMap(({ method }) => row(tables.parts.methods, method.method).bring))]
+  const all = [...bought, ...wood]
+  return {
+    lines: [
+      ...all.map(({ piece: _piece, ...line }) => line),
+      ...gear.map((says): LoadingLine => ({ key: says, says, count: 1, mass: 0, kept: TOOLS })),
+    ],
+    cargo: all
+      .filter(({ piece }) => piece > 0)
+      .map(
+        (each): Cargo => ({
+          key: each.key,
+          mass: each.piece,
+          count: each.count,
+          ...('length' in each ? { length: each.length as number } : {}),
+        }),
+      ),
+  }
+}
+
+const lineOf = (key: string, says: string, count: number, piece: number, kept: string) => ({
+  key,
+  says,
+  count,
+  mass: piece * count,
+  kept,
+  piece,
+  ...(piece > TWO_LIFT ? { twoLift: piece } : {}),
+})
+
+/** In the order in which the yard is walked: by place, then by name. */
+export function byPlace(lines: readonly LoadingLine[]): { kept: string; lines: LoadingLine[] }[] {
+  const places = [...new Set(lines.map(({ kept }) => kept))].sort()
+  return places.map((kept) => ({ kept, lines: lines.filter((line) => line.kept === kept) }))
+}

@@ -1,0 +1,188 @@
+import { computed, effectScope, onScopeDispose, ref, type EffectScope } from 'vue'
+import { useJobSession, useJobView } from '~/job/openJob'
+import type { JobView } from '~/job/jobView'
+import { usePreferencesStore } from '~/session/preferences'
+import { billOf, type BillLine } from '~~/core/cost/bill'
+import { lineBill, piecesOf } from '~~/core/cost/lineBill'
+import { optionCost } from '~~/core/cost/option'
+import { loadVans, type Vehicle } from '~~/core/cost/vehicle'
+import { costPerPlumbYear, cumulatedCost, endsAfter, steadySurvival, USUAL_YEARS } from '~~/core/cost/years'
+import { dayOf } from '~~/core/day/question'
+import { dayPosts } from '~~/core/day/posts'
+import { meansOf } from '~~/core/day/setup'
+import { moneyWords, type Minor } from '~~/core/money/money'
+import { methodDetail } from '~~/core/plan/detail'
+import type { MethodPlan } from '~~/core/plan/types'
+import { row } from '~~/core/tables/tables'
+import { catalogue as shipped, costSettings } from '~~/data/catalogue'
+import { currencies } from '~~/data/currencies'
+import { vehicles } from '~~/data/vehicles'
+import { loadingList } from './model/loadingList'
+import { useCuts } from './useCuts'
+
+type Session = ReturnType<typeof useJobSession>
+
+/** Props and straps last so long: the same again after that. Working value. */
+const TEMPORARY_YEARS = 2
+const TEMPORARY = 'make-safe'
+
+function createCost(session: Session, view: JobView) {
+  const preferences = usePreferencesStore()
+  const catalogue = computed(() => shipped)
+  const settings = costSettings
+  const currency = currencies.find(({ code }) => code === settings.currency)!
+  const words = (amount: Minor | number) =>
+    moneyWords(typeof amount === 'number' ? Math.round(amount) : amount, currency)
+
+  const means = computed(() => meansOf(session.job?.day ?? {}))
+  const bills = computed<{ method: MethodPlan; lines: BillLine[] }[]>(() => {
+    const [job, resolved, plan] = [view.job.value, view.resolved.value, view.plan.value]
+    if (!job || !resolved || !plan) return []
+    const posts = resolved.lines.flatMap((line) =>
+      line.posts.map((post) => ({ address: `${line.id}/${post.id}`, post })),
+    )
+    return dayPosts({ prefix: '', job, resolved, plan }, view.tables.value).flatMap((each) => {
+      const method = plan.posts
+        .find((of) => `${of.line}/${of.post}` === each.address)
+        ?.methods.find((of) => of.method === each.method)
+      const section = posts.find(({ address }) => address === each.address)?.post.section
+      return method
+        ? [
+            {
+              method,
+              lines: billOf(method, each, { ...means.value, ...(section ? { section } : {}) }, view.tables.value),
+            },
+          ]
+        : []
+    })
+  })
+  const lines = computed(() => bills.value.flatMap((each) => each.lines))
+  const pieces = computed(() => piecesOf(lines.value))
+  const cutting = useCuts(pieces, catalogue)
+
+  const visits = computed(() => {
+    const planned = session.job?.day?.planned?.tasks ?? []
+    if (planned.length > 0) return new Set(planned.map(({ start }) => dayOf(start))).size
+    // Concrete is come back to: once to pour it, once when it carries.
+    return bills.value.some(({ method }) => method.concrete) ? 2 : 1
+  })
+  const hires = computed(() =>
+    Object.fromEntries(
+      [...new Set((session.job?.day?.hires ?? []).map(({ tool }) => tool))].map((tool) => [`hire/${tool}`, 1]),
+    ),
+  )
+  const bill = computed(() =>
+    lineBill(
+      lines.value,
+      { visits: lines.value.length > 0 ? visits.value : 0, hires: hires.value },
+      { catalogue: catalogue.value, settings, currency, cuts: cutting.cuts.value },
+    ),
+  )
+  const loading = computed(() => loadingList(bill.value, bills.value, view.tables.value))
+  const vans = ref<string[]>([vehicles[0]!.key])
+  const chosenVans = computed<Vehicle[]>(() => vehicles.filter(({ key }) => vans.value.includes(key)))
+  const home = computed(() =>
+    lines.value
+      .filter(({ key }) => key.startsWith('disposal/'))
+      .reduce((sum, { quantity }) => sum + quantity.valueOf(), 0),
+  )
+  const load = computed(() => loadVans(loading.value.cargo, chosenVans.value, home.value))
+
+  /** Every method that is allowed at the chosen post, with what it costs now and over the years. */
+  const years = ref(USUAL_YEARS)
+  const options = computed(() => {
+    const [job, resolved, plan, post, line] = [
+      view.job.value,
+      view.resolved.value,
+      view.plan.value,
+      view.post.value,
+      view.line.value,
+    ]
+    const of = plan?.posts.find((each) => each.post === post?.id && each.line === line?.id)
+    if (!job || !resolved || !post || !line || !of) return []
+    const found = of.methods
+      .filter(({ allowed, unsuited }) => allowed && !unsuited)
+      .map((method) => {
+        const { steps } = methodDetail(job, view.tables.value, post.id, method.method, undefined, resolved)!
+        const address = `${line.id}/${post.id}`
+        const dayPost = {
+          address,
+          method: method.method,
+          steps,
+          ...(method.concrete ? { concrete: method.concrete } : {}),
+        }
+        const own = billOf(method, dayPost, { ...means.value, section: post.section }, view.tables.value)
+        const cost = optionCost(own, catalogue.value, settings, currency)
+        const survival = survivalOf(method, years.value)
+        const net = Number(cost.net)
+        return {
+          method: method.method,
+          name: row(view.tables.value.parts.methods, method.method).name,
+          isChosen: post.repair?.method === method.method,
+          isTemporary: method.method === TEMPORARY,
+          cost,
+          net,
+          perYear: costPerPlumbYear(net, survival),
+          spent: cumulatedCost(net, survival),
+          restsOn: restsOn(method),
+        }
+      })
+    return found.sort((a, b) => a.perYear - b.perYear || a.net - b.net)
+  })
+
+  const tick = (key: string, isIn: boolean) =>
+    session.edit([{ name: 'tickLoaded', key, value: isIn ? new Date().toISOString() : null }])
+  const ticked = computed(() => new Set((session.job?.load?.loaded ?? []).map(({ key }) => key)))
+
+  return {
+    preferences,
+    currency,
+    settings,
+    words,
+    bills,
+    bill,
+    visits,
+    cutting,
+    loading,
+    load,
+    vans,
+    years,
+    options,
+    tick,
+    ticked,
+    home,
+  }
+}
+export type Cost = ReturnType<typeof createCost>
+export type Option = Cost['options']['value'][number]
+
+/** By the return period at which it leans; a prop and a strap end after their own life. */
+function survivalOf(method: MethodPlan, years: number) {
+  if (method.method === TEMPORARY) return endsAfter(TEMPORARY_YEARS, years)
+  return steadySurvival(Math.max(1, method.leanReturnYears ?? method.returnYears ?? 1), years)
+}
+const restsOn = (method: MethodPlan): string =>
+  method.method === TEMPORARY
+    ? `lasts about ${TEMPORARY_YEARS} years`
+    : `leans once in ${Math.round(method.leanReturnYears ?? method.returnYears ?? 1)} years, by its gusts alone`
+
+const open = new WeakMap<object, { cost: Cost; scope: EffectScope; users: number }>()
+/** The drawing and the panel share one for their job; it goes with the last of them. */
+export function useCost(): Cost {
+  const session = useJobSession()
+  const view = useJobView()
+  let known = open.get(view)
+  if (!known) {
+    const scope = effectScope(true)
+    known = { cost: scope.run(() => createCost(session, view))!, scope, users: 0 }
+    open.set(view, known)
+  }
+  const mine = known
+  mine.users++
+  onScopeDispose(() => {
+    if (--mine.users > 0) return
+    mine.scope.stop()
+    open.delete(view)
+  })
+  return mine.cost
+}
