@@ -47,6 +47,7 @@ const VIEWS: {
   { name: 'phone-pour', path: (job: string) => `${job}/pour?post=B1`, size: PHONE, of: POURED },
   { name: 'pour', path: (job: string) => `${job}/pour?post=B1`, size: DESK, of: POURED },
   { name: 'day', path: (job: string) => `${job}/day?post=B1`, size: DESK, tap: 'Plan the days', of: POURED },
+  { name: 'load', path: (job: string) => `${job}/load?post=B1`, size: DESK, of: POURED },
   { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
   {
     name: 'line-sheet',
@@ -54,7 +55,6 @@ const VIEWS: {
     size: { width: 1280, height: 1500 },
     tap: 'The whole line',
   },
-  { name: 'phone-walk', path: (job: string) => `${job}/walk?post=B14`, size: PHONE, tap: 'Marks' },
   { name: 'phone-look', path: (job: string) => `${job}/look?post=B7`, size: PHONE },
   { name: 'phone-hole', path: (job: string) => `${job}/hole?post=B7`, size: PHONE },
 ]

@@ -59,6 +59,7 @@ const route = useRoute()
   flex: none;
 }
 .place {
+  flex: none;
   white-space: nowrap;
   position: relative;
   display: flex;
@@ -108,7 +109,7 @@ sup {
     scrollbar-width: none;
   }
   .place {
-    padding: 0 6px;
+    padding: 0 8px;
     min-width: 48px;
     font-size: 16px;
   }

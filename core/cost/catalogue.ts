@@ -16,6 +16,9 @@ export const CATALOGUE_GROUPS = [
 ] as const
 export type CatalogueGroup = (typeof CATALOGUE_GROUPS)[number]
 
+/** Paid by what it takes, to the minute and the kilogram: nobody opens a pack of it. */
+export const SERVICES: readonly CatalogueGroup[] = ['labour', 'travel', 'disposal']
+
 /** What is counted. */
 export const CATALOGUE_UNITS = [
   'each',

@@ -2,7 +2,7 @@ import { exact } from '../money/exact'
 import type { Currency } from '../money/money'
 import type { CutList } from '../setout/cutList'
 import type { BillLine } from './bill'
-import type { CatalogueRow, CostSettings } from './catalogue'
+import { SERVICES, type CatalogueRow, type CostSettings } from './catalogue'
 import { mergedBill, type MergedLine, type Spares } from './merge'
 import { rowOf } from './option'
 import { chargedLine, totalOfLines, type ChargedLine, type Total } from './total'
@@ -41,8 +41,8 @@ export function lineBill(
   const merged = mergedBill([...lines, ...once], catalogue, spares)
   const sticks = sticksOf(lines, catalogue, cuts)
   const charged = [
-    ...merged.flatMap(({ row, packs }): ChargedLine[] =>
-      row ? [chargedLine(exact(packs).mul(row.pack), row, settings)] : [],
+    ...merged.flatMap(({ row, packs, exact: sum }): ChargedLine[] =>
+      row ? [chargedLine(SERVICES.includes(row.group) ? sum : exact(packs).mul(row.pack), row, settings)] : [],
     ),
     ...sticks.map(({ row, count }) => chargedLine(exact(count), row, settings)),
   ]

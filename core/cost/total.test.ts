@@ -171,6 +171,15 @@ describe('totals worked by hand', () => {
     ])
     expect(sums(found)).toEqual([63_090n, 8_316n, 1_742n, 73_148n])
   })
+  it('five and a half: hours and kilograms by what they are, whatever bags come in', () => {
+    const { total: found } = lineBill(
+      [line(hours.key, 1.25), line(spoil.key, 10.5), line(bags.key, 1.2)],
+      { visits: 0, hires: {} },
+      { catalogue, settings: plain, currency: euro },
+    )
+    // 1.25 × 38.00 = 47.50; 10.5 × 0.06 = 0.63; 1.2 bags and one to spare: three, 19.20.
+    expect(found.lines.map(({ amount }) => amount)).toEqual([4_750n, 63n, 1_920n])
+  })
   it('six: in yen, at three rates, with what has no row named and in no sum', () => {
     const rows = [
       row('a', { price: 1_980 }),

@@ -20,7 +20,12 @@ const kinds = computed(() =>
 </script>
 
 <template>
-  <section v-for="kind in kinds" :key="kind.stock" :aria-label="`What the ${kind.name} are cut from`">
+  <section
+    class="panel-section"
+    v-for="kind in kinds"
+    :key="kind.stock"
+    :aria-label="`What the ${kind.name} are cut from`"
+  >
     <h3>{{ kind.name }}: {{ cost.words(kind.cutting.price) }}, {{ kind.proof }}</h3>
     <StickBars :bars="kind.cutting.bars" :show="preferences.show" />
     <p class="soft">

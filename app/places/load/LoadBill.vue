@@ -8,6 +8,12 @@ const cost = useCost()
 const total = computed(() => cost.bill.value.total)
 const merged = computed(() => new Map(cost.bill.value.merged.map((line) => [line.key, line])))
 const figure = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(value < 10 ? 2 : 1))
+/** Units that are counted have a plural. */
+const COUNTED = ['bag', 'visit', 'day', 'half-day', 'weekend']
+function howMuch(value: number, unit: string): string {
+  if (unit === 'each') return figure(value)
+  return `${figure(value)} ${unit}${value !== 1 && COUNTED.includes(unit) ? 's' : ''}`
+}
 const rows = computed(() =>
   total.value.lines.map(({ key, name, quantity, row, amount }) => {
     const line = merged.value.get(key)
@@ -15,7 +21,7 @@ const rows = computed(() =>
     return {
       key,
       name,
-      how: `${figure(quantity.valueOf())} ${row.unit === 'each' ? '' : row.unit}`.trim(),
+      how: howMuch(quantity.valueOf(), row.unit),
       why:
         line && line.exact.valueOf() !== quantity.valueOf()
           ? `${figure(line.exact.valueOf())} by measure${more > 0 ? `, ${figure(more)} to spare` : ''}`

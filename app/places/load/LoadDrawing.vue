@@ -13,7 +13,7 @@ const { width } = useElementSize(frame)
 </script>
 
 <template>
-  <div ref="frame" class="load-drawing">
+  <div ref="frame" class="load-drawing" role="region" aria-label="Vans, sticks and years, drawn" tabindex="0">
     <template v-if="width > 0">
       <MassBeams v-if="cost.loading.value.cargo.length" :width="width - 32" />
       <CutSticks />

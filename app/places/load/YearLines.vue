@@ -56,7 +56,7 @@ const words = computed(() =>
 </script>
 
 <template>
-  <section aria-labelledby="years-title">
+  <section class="panel-section" aria-labelledby="years-title">
     <h3 id="years-title">This post: spent by each year</h3>
     <svg :width="width" :height="HEIGHT" role="img" :aria-label="words">
       <g ref="across" class="axis" :transform="`translate(0 ${HEIGHT - ROOM.bottom})`" />

@@ -164,7 +164,15 @@ function survivalOf(method: MethodPlan, years: number) {
 const restsOn = (method: MethodPlan): string =>
   method.method === TEMPORARY
     ? `lasts about ${TEMPORARY_YEARS} years`
-    : `leans once in ${Math.round(method.leanReturnYears ?? method.returnYears ?? 1)} years, by its gusts alone`
+    : leansWords(method.leanReturnYears ?? method.returnYears ?? 1)
+function leansWords(years: number): string {
+  if (years < 2) return 'leans in most winters, by its gusts alone'
+  return years > MOST_YEARS
+    ? `leans less than once in ${MOST_YEARS} years`
+    : `leans once in ${Math.round(years)} years, by its gusts alone`
+}
+/** Nobody knows more of the wind than that. */
+const MOST_YEARS = 500
 
 const open = new WeakMap<object, { cost: Cost; scope: EffectScope; users: number }>()
 /** The drawing and the panel share one for their job; it goes with the last of them. */

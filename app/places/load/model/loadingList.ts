@@ -1,5 +1,6 @@
+import { SERVICES } from '~~/core/cost/catalogue'
 import type { LineBill } from '~~/core/cost/lineBill'
-import type { Cargo } from '~~/core/cost/vehicle'
+import { TWO_LIFT, type Cargo } from '~~/core/cost/vehicle'
 import type { MethodPlan } from '~~/core/plan/types'
 import { row, type Tables } from '~~/core/tables/tables'
 
@@ -16,10 +17,7 @@ export interface LoadingLine {
   twoLift?: number
 }
 
-/** What is not kept on a shelf: paid for, not carried. */
-const NOT_CARRIED = ['labour', 'travel', 'disposal']
 const TOOLS = 'tools and gear'
-const TWO_LIFT = 25
 
 /**
  * Everything to be loaded, by the place in the yard where it is kept: what is bought in whole packs, sticks, hired
@@ -35,7 +33,7 @@ export function loadingList(
       return [
         { key, says: key.replaceAll(/[/-]/g, ' '), count: Number(packs), mass: 0, kept: 'not in the list', piece: 0 },
       ]
-    if (NOT_CARRIED.includes(of.group)) return []
+    if (SERVICES.includes(of.group)) return []
     const piece = (of.mass ?? 0) * of.pack
     const count = Number(packs)
     return [
