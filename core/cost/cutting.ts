@@ -22,8 +22,8 @@ const MOST_PATTERNS = 1_500
 
 /**
  * Pieces cut from stock by an exact solver: least cost, then least left over that is too short to keep, then fewest
- * sticks. Every pattern is tried up to 20 000 of them; beyond that the patterns are found by what they are worth, and
- * the least that any cutting could cost stands beside the price.
+ * sticks. Every pattern is tried up to 1 500 of them; beyond that the patterns are found by what they are worth, and the
+ * least that any cutting could cost stands beside the price.
  *
  * @param stock yard offcuts are stock at price 0 with their count
  * @throws InputError for a piece longer than all stock, and where there is not enough of it
@@ -91,9 +91,8 @@ function byAll(sticks: Sticks, patterns: readonly Pattern[], solver: CountSolver
         : []),
     ],
   }
-  const found = (cheapest.isBest && solver.whole(tidy)) || cheapest
-  const bound = cheapest.isBest ? price : (solver.linear({ minimise: prices, restrictions: wanted })?.least ?? 0)
-  return cuttingOf(found.counts, patterns, sticks, Math.ceil(bound - 1e-6), cheapest.isBest && found.isBest)
+  const { counts } = solver.whole(tidy) ?? cheapest
+  return cuttingOf(counts, patterns, sticks, price, true)
 }
 
 /**

@@ -2,6 +2,8 @@ import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { costPerPlumbYear, crossesAt, cumulatedCost, endsAfter, steadySurvival } from './years'
 import { swings, USUAL_RANGE } from './sensitivity'
+import { catalogue } from '../../data/catalogue'
+import { COST_KNOBS, turned } from './knobs'
 import { loadVans } from './vehicle'
 
 describe('what a repair costs over the years', () => {
@@ -62,6 +64,19 @@ describe('what a figure rests on', () => {
       ['labour', expect.closeTo(552, 9), expect.closeTo(720, 9), true],
       ['bags', expect.closeTo(580, 9), expect.closeTo(620, 9), false],
     ])
+  })
+})
+
+describe('a price that is turned', () => {
+  it('moves its own kind alone, to the minor unit', () => {
+    const dearer = turned(catalogue, 'labour', 1.2)
+    const of = (rows: readonly { key: string; price: number }[], key: string) =>
+      rows.find((row) => row.key === key)!.price
+    expect(of(dearer, 'labour/dig')).toBe(Math.round(of(catalogue, 'labour/dig') * 1.2))
+    expect(of(dearer, 'mix/post-mix-20')).toBe(of(catalogue, 'mix/post-mix-20'))
+    expect(turned(catalogue, 'stands', 2)).toBe(catalogue)
+    for (const { key } of COST_KNOBS.filter(({ key: each }) => each !== 'stands'))
+      expect(turned(catalogue, key, 2).filter((row, i) => row.price !== catalogue[i]!.price).length).toBeGreaterThan(0)
   })
 })
 

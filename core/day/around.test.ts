@@ -107,6 +107,14 @@ describe('the calendar', () => {
         .sort(),
     )
   })
+  it('counts its visits from those that were made', () => {
+    const later = dayEvents(gate, planned.plan, { job: 'job-1', name: 'Bank side', midnight, visited: 2 })
+    const names = later.filter(({ uid }) => uid.includes('visit')).map(({ uid, says }) => [uid, says])
+    expect(names[0]).toEqual(['job-1-visit-3@vindex', 'Bank side: visit 3'])
+    const alone = { ...planned.plan, visits: planned.plan.visits.slice(0, 1) }
+    expect(dayEvents(gate, alone, { job: 'j', name: 'B', midnight, visited: 1 })[0]!.says).toBe('B: return visit')
+    expect(dayEvents(gate, alone, { job: 'j', name: 'B', midnight })[0]!.says).toBe('B: visit 1')
+  })
   it('comes back as busy times', () => {
     const text = calendarText(events, midnight)
     expect(text).toMatch(/^BEGIN:VCALENDAR\r\n/)

@@ -18,6 +18,8 @@ export interface EventsOf {
   job: string
   name: string
   midnight: Moment
+  /** Visits that were made before these days. */
+  visited?: number
 }
 
 const WAITS = { props: 'props may come off', boards: 'panels may go back', gate: 'the gate may be hung' } as const
@@ -26,19 +28,24 @@ const WAITS = { props: 'props may come off', boards: 'panels may go back', gate:
  * What of a plan goes into a calendar: its visits, deliveries, what concrete carries when, and the last visit as the
  * return.
  */
-export function dayEvents(question: DayQuestion, plan: DayPlan, { job, name, midnight }: EventsOf): CalendarEvent[] {
+export function dayEvents(
+  question: DayQuestion,
+  plan: DayPlan,
+  { job, name, midnight, visited = 0 }: EventsOf,
+): CalendarEvent[] {
   const { tasks, time } = problemOf({ ...question, pins: [] })
   const moment = (minute: number) => midnight + minute * MINUTE_MS
   const at = new Map(plan.placed.map((each) => [each.task, each]))
   const visits = plan.visits.map((visit, i): CalendarEvent => {
     const of = plan.placed.filter(({ start }) => start >= visit.from && start < visit.to)
     const posts = [...new Set(of.flatMap(({ task }) => tasks.get(task)!.posts.map(short)))]
-    const isReturn = i > 0 && i === plan.visits.length - 1
+    const number = visited + i + 1
+    const isReturn = number > 1 && i === plan.visits.length - 1
     return {
-      uid: `${job}-visit-${i + 1}@vindex`,
+      uid: `${job}-visit-${number}@vindex`,
       from: moment(visit.from),
       to: moment(visit.to),
-      says: `${name}: ${isReturn ? 'return visit' : `visit ${i + 1}`}`,
+      says: `${name}: ${isReturn ? 'return visit' : `visit ${number}`}`,
       details: `${posts.join(', ')}\n${of.map(({ task, by }) => `${short(tasks.get(task)!.posts[0] ?? '')} ${tasks.get(task)!.says}: ${by.join(', ')}`).join('\n')}`,
     }
   })

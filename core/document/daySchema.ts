@@ -68,6 +68,8 @@ export const daySchema = part({
   /** As it was planned last. */
   planned: part({
     at: time(),
+    /** Visits that were made before the first day: the next one is counted from there. */
+    visited: quantity(0, LIMITS.daysPlanned),
     tasks: listOfAtMost(
       LIMITS.tasksOfDay,
       'tasks',

@@ -46,6 +46,8 @@ test('what is loaded is ticked shelf by shelf, and stays so; what it costs is sa
   await page.getByRole('tab', { name: 'This post' }).click()
   await expect(page.getByRole('status').filter({ hasText: /Propped/ })).toBeVisible()
   await expect(page.getByRole('img', { name: /New post, concrete: €/ })).toBeVisible()
+  await page.getByRole('button', { name: 'What these figures hang on' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: /how long it stands.*€.* to €/ })).toBeVisible()
   await page.getByRole('textbox', { name: 'Years that the fence is still wanted' }).fill('0')
   await page.getByRole('textbox', { name: 'Years that the fence is still wanted' }).press('Enter')
   await expect(page.getByText(/a whole number of years from 1 to 60/)).toBeVisible()

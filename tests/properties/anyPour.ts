@@ -102,6 +102,7 @@ export const anyDaySetup: fc.Arbitrary<DaySetup> = fc.record(
     planned: fc.record(
       {
         at: time,
+        visited: fc.integer({ min: 0, max: 9 }),
         tasks: fc.array(
           fc.record({ task: fc.constant('A/A0:dig'), start: minute, end: minute, by: fc.constant(['A']) }),
           { maxLength: 2 },

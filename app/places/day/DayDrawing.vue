@@ -3,12 +3,13 @@ import { drag, select, type D3DragEvent } from 'd3'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
-import { MINUTE_MS } from '~~/core/weather/forecast'
 import { concreteTime } from '~~/core/day/concreteTime'
 import { dayModel, nameOf, type DayBlock } from './model/dayModel'
 import { clockWords } from '~/controls/timesOfDay'
 import { useDay } from './useDay'
+import CrewHatches from './CrewHatches.vue'
 import DayBands from './DayBands.vue'
+import DayHeads from './DayHeads.vue'
 import DayNights from './DayNights.vue'
 import { breachWords, dayWords } from './dayWords'
 
@@ -26,13 +27,6 @@ const model = computed(() => {
   return dayModel(asked, plan, more, { width: width.value - 14, height: height.value - 4 })
 })
 const chain = computed(() => model.value?.chain.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' '))
-/** Day and hour of a post that is poured already. */
-function pouredAt(address: string): string | undefined {
-  const at = day.poured.value.find((each) => each.address === address)?.at
-  if (at === undefined) return undefined
-  const minute = Math.floor((at - day.midnight.value) / MINUTE_MS)
-  return `${dayWords(day.midnight.value, minute, day.zone.value)} ${clockWords(minute)}`
-}
 const letters = (block: DayBlock) => block.by.join('')
 const words = (block: DayBlock) =>
   `${nameOf(block.task.split(':')[0]!)}: ${block.says}, ${dayWords(day.midnight.value, block.start, day.zone.value)} ${clockWords(block.start)} to ${clockWords(block.end)}, ${block.by.join(' and ')}${block.breaks.length ? `; ${block.breaks.map((says) => breachWords(day.asked.value!, { says })).join('; ')}` : ''}`
@@ -78,20 +72,7 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
 
 <template>
   <div ref="frame" class="day-drawing">
-    <svg v-if="model" class="heads" :width="model.width" height="54" aria-hidden="true">
-      <rect x="0" y="0" :width="model.width" height="52" class="sky" />
-      <g v-for="column in model.columns" :key="column.key">
-        <line v-if="column.key !== 'site'" :x1="column.x" :x2="column.x" y1="24" y2="50" class="post" />
-        <text v-if="pouredAt(column.key)" :x="column.x + 6" y="42">
-          <title>poured {{ pouredAt(column.key) }}</title>
-          ✓
-        </text>
-        <text :x="column.x" y="18" class="name" :class="{ chosen: column.name === view.post.value?.id }">
-          {{ column.name }}
-        </text>
-      </g>
-      <line x1="0" :x2="model.width" y1="51" y2="51" class="ground-line" />
-    </svg>
+    <DayHeads v-if="model" :columns="model.columns" :width="model.width" />
     <svg
       v-if="model"
       ref="sheet"
@@ -100,18 +81,7 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
       role="group"
       aria-label="The days: posts across, time downwards"
     >
-      <defs>
-        <pattern id="crew-0" width="9" height="9" patternUnits="userSpaceOnUse" />
-        <pattern id="crew-1" width="8" height="8" patternUnits="userSpaceOnUse">
-          <path d="M0 8 L8 0" class="hatch" />
-        </pattern>
-        <pattern id="crew-2" width="8" height="8" patternUnits="userSpaceOnUse">
-          <path d="M0 4 H8" class="hatch" />
-        </pattern>
-        <pattern id="crew-3" width="9" height="9" patternUnits="userSpaceOnUse">
-          <path d="M4 4 h.1" class="hatch dot" />
-        </pattern>
-      </defs>
+      <CrewHatches />
       <DayBands :bands="model.bands" :width="model.width" :midnight="day.midnight.value" :zone="day.zone.value" />
       <line
         v-for="(tail, i) in model.tails"
@@ -166,38 +136,10 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
 svg {
   display: block;
 }
-/* Posts and the ground line stay in sight however far down the days go. */
-.heads {
-  position: sticky;
-  top: 0;
-  z-index: 1;
-  margin-bottom: -54px;
-}
-.sky {
-  fill: var(--paper);
-}
-.ground-line {
-  stroke: var(--ink);
-  stroke-width: 3;
-}
-.post {
-  stroke: var(--ink);
-  stroke-width: 4;
-}
 text {
   fill: var(--ink);
   font-family: var(--measure);
   font-size: 14px;
-}
-.name {
-  font-weight: 600;
-  font-size: 16px;
-}
-.name {
-  text-anchor: middle;
-}
-.name.chosen {
-  fill: var(--string-ink);
 }
 .face {
   fill: var(--paper);
@@ -222,16 +164,6 @@ text {
   stroke: var(--error);
   stroke-dasharray: 6 3;
   stroke-width: 2.6;
-}
-.hatch {
-  stroke: var(--ink);
-  stroke-width: 1;
-  opacity: 0.4;
-  fill: none;
-}
-.dot {
-  stroke-width: 2.6;
-  stroke-linecap: round;
 }
 .says {
   font-weight: 600;

@@ -64,7 +64,9 @@ async function save(): Promise<void> {
   const asked = day.asked.value
   const plan = day.plan.value
   if (!asked || !plan || !session.job) return
-  const events = dayEvents(asked, plan, { job: session.id, name: session.job.name, midnight: day.midnight.value })
+  const { visited } = day.setup.value.planned ?? {}
+  const of = { job: session.id, name: session.job.name, midnight: day.midnight.value }
+  const events = dayEvents(asked, plan, visited === undefined ? of : { ...of, visited })
   saveFile('vindex-days.ics', calendarText(events, now.value), 'text/calendar')
 }
 </script>

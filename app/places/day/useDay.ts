@@ -9,7 +9,7 @@ import { bindings } from '~~/core/day/binds'
 import { breaches } from '~~/core/day/check'
 import { goalOf } from '~~/core/day/goal'
 import { problemOf } from '~~/core/day/problem'
-import type { DayPlan, DayQuestion, Placed } from '~~/core/day/question'
+import { dayOf, type DayPlan, type DayQuestion, type Placed } from '~~/core/day/question'
 import { planOf } from '~~/core/day/schedule'
 import { midnightIn } from '~~/core/day/midnight'
 import { dayPosts, type DayJob } from '~~/core/day/posts'
@@ -119,7 +119,10 @@ function createDay(session: Session, view: JobView, pours: Pours) {
     // Of what is over nothing is planned: days that have gone by are no days of it, nor are the hours of this one.
     const today = dateIn(timeNow(), zone.value)
     const begins = first.value < today ? today : first.value
-    const later = startingLater(setup.value, daysBetween(first.value, begins))
+    const gone = daysBetween(first.value, begins)
+    const later = startingLater(setup.value, gone)
+    const { tasks: known = [], visited: before = 0 } = setup.value.planned ?? {}
+    const visited = before + new Set(known.map(({ start }) => dayOf(start)).filter((each) => each < gone)).size
     const start = midnightIn(begins, zone.value)
     const wanted = dayQuestion(
       posts.value,
@@ -141,6 +144,7 @@ function createDay(session: Session, view: JobView, pours: Pours) {
         key: 'planned',
         value: {
           at: new Date(timeNow()).toISOString(),
+          ...(visited > 0 ? { visited } : {}),
           tasks: found.plan.placed.map((each) => ({ ...each, by: [...each.by] })),
         },
       },

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
+import FoldOut from '~/controls/FoldOut.vue'
 import QuantityField from '~/controls/QuantityField.vue'
 import { InputError } from '~~/core/errors'
 import { crossesAt } from '~~/core/cost/years'
+import CostSwings from './CostSwings.vue'
 import { optionMark } from './model/marks'
 import { useCost } from './useCost'
 
@@ -45,6 +47,7 @@ const crossing = computed(() => {
         <span class="measure">{{ cost.words(each.perYear) }}<small>a plumb year</small></span>
       </li>
     </ul>
+    <FoldOut title="What these figures hang on"><CostSwings /></FoldOut>
     <p class="soft">Each by its share of packs, without hire and travel. Years go by the wind alone, decay apart.</p>
   </div>
   <p v-else class="says">

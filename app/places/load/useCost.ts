@@ -3,6 +3,7 @@ import { useJobSession, useJobView } from '~/job/openJob'
 import type { JobView } from '~/job/jobView'
 import { usePreferencesStore } from '~/session/preferences'
 import { billOf, type BillLine } from '~~/core/cost/bill'
+import { turned, type CostKnob } from '~~/core/cost/knobs'
 import { lineBill, piecesOf } from '~~/core/cost/lineBill'
 import { optionCost } from '~~/core/cost/option'
 import { loadVans, type Vehicle } from '~~/core/cost/vehicle'
@@ -115,6 +116,12 @@ function createCost(session: Session, view: JobView) {
         const cost = optionCost(own, catalogue.value, settings, currency)
         const survival = survivalOf(method, years.value)
         const net = Number(cost.net)
+        /** A plumb year with one working value turned up or down. */
+        const perYearWith = (key: CostKnob, factor: number) =>
+          costPerPlumbYear(
+            Number(optionCost(own, turned(catalogue.value, key, factor), settings, currency).net),
+            survivalOf(method, years.value, key === 'stands' ? factor : 1),
+          )
         return {
           method: method.method,
           name: row(view.tables.value.parts.methods, method.method).name,
@@ -123,6 +130,7 @@ function createCost(session: Session, view: JobView) {
           cost,
           net,
           perYear: costPerPlumbYear(net, survival),
+          perYearWith,
           spent: cumulatedCost(net, survival),
           restsOn: restsOn(method),
         }
@@ -157,9 +165,9 @@ export type Cost = ReturnType<typeof createCost>
 export type Option = Cost['options']['value'][number]
 
 /** By the return period at which it leans; a prop and a strap end after their own life. */
-function survivalOf(method: MethodPlan, years: number) {
-  if (method.method === TEMPORARY) return endsAfter(TEMPORARY_YEARS, years)
-  return steadySurvival(Math.max(1, method.leanReturnYears ?? method.returnYears ?? 1), years)
+function survivalOf(method: MethodPlan, years: number, factor = 1) {
+  if (method.method === TEMPORARY) return endsAfter(TEMPORARY_YEARS * factor, years)
+  return steadySurvival(Math.max(1, factor * (method.leanReturnYears ?? method.returnYears ?? 1)), years)
 }
 const restsOn = (method: MethodPlan): string =>
   method.method === TEMPORARY
