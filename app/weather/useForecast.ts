@@ -21,6 +21,18 @@ export const mood = useLocalStorage<Mood | ''>('vindex-weather-mood', '')
 const known = shallowRef<ReadonlyMap<string, KeptForecast>>(new Map())
 const put = (kept: KeptForecast) => (known.value = new Map(known.value).set(kept.place, kept))
 
+/** Several that show one station at once ask for it once. */
+const underWay = new Map<string, Promise<Forecast>>()
+function read(station: string): Promise<Forecast> {
+  const key = `${station} ${mood.value}`
+  const asked = underWay.get(key)
+  if (asked) return asked
+  const from = new Date(timeNow() - BACK * HOUR_MS).toISOString()
+  const fresh = api.readForecast(station, from, HOURS, mood.value || undefined).finally(() => underWay.delete(key))
+  underWay.set(key, fresh)
+  return fresh
+}
+
 /**
  * The forecast of a station, as last heard: nothing waits for it, and nothing is lost where it does not come.
  *
@@ -44,8 +56,7 @@ export function useForecast(place: () => string | undefined) {
       if (before && !known.value.has(station)) put(before)
     }
     try {
-      const from = new Date(timeNow() - BACK * HOUR_MS).toISOString()
-      const said = await api.readForecast(station, from, HOURS, mood.value || undefined)
+      const said = await read(station)
       put({ place: station, heardAt: timeNow(), forecast: said })
       await storage.keep(() => storage.forecasts.put(plain(known.value.get(station)!)))
       if (mine === asked) failure.value = ''
