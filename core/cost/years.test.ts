@@ -4,6 +4,8 @@ import { costPerPlumbYear, crossesAt, cumulatedCost, endsAfter, steadySurvival }
 import { swings, USUAL_RANGE } from './sensitivity'
 import { catalogue } from '../../data/catalogue'
 import { COST_KNOBS, turned } from './knobs'
+import { exact } from '../money/exact'
+import { leansEvery, massHome, plumbSurvival, usualVisits } from './stands'
 import { loadVans } from './vehicle'
 
 describe('what a repair costs over the years', () => {
@@ -64,6 +66,23 @@ describe('what a figure rests on', () => {
       ['labour', expect.closeTo(552, 9), expect.closeTo(720, 9), true],
       ['bags', expect.closeTo(580, 9), expect.closeTo(620, 9), false],
     ])
+  })
+})
+
+describe('how long a repair stands', () => {
+  const way = (more: object) => ({ method: 'new-post-concrete', ...more }) as never
+  it('goes by the gust at which it leans, or goes over; straps by their own life', () => {
+    expect(leansEvery(way({ leanReturnYears: 20, returnYears: 60 }))).toBe(20)
+    expect(leansEvery(way({ returnYears: 60 }))).toBe(60)
+    expect(leansEvery(way({ leanReturnYears: 0.3 }))).toBe(1)
+    expect(plumbSurvival(way({ leanReturnYears: 20 }), 2)).toEqual([0.95, expect.closeTo(0.9025, 9)])
+    expect(plumbSurvival(way({ leanReturnYears: 20 }), 1, 2)).toEqual([0.975])
+    expect(plumbSurvival(way({ method: 'make-safe', leanReturnYears: 20 }), 3)).toEqual([1, 0, 0])
+  })
+  it('is come back to where concrete has to carry', () => {
+    expect([usualVisits([]), usualVisits([{}]), usualVisits([{}, { concrete: {} as never }])]).toEqual([0, 1, 2])
+    const line = (key: string, kilograms: number) => ({ key, quantity: exact(kilograms), post: 'B/B1' })
+    expect(massHome([line('disposal/spoil', 80), line('disposal/concrete', 20.5), line('mix/cement', 4)])).toBe(100.5)
   })
 })
 

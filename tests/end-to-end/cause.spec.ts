@@ -53,6 +53,7 @@ test('"I know better" and what digging showed stand beside the readings', async 
   const id = await importJob(request, rottenJob('Verdicts'))
   await open(page, `/jobs/${id}/cause?post=T3`)
   await page.getByText('I know better').click()
+  await expect(page.getByLabel('Because', { exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'Keep it' }).first().click()
   await expect(page.getByText('Choose the cause.')).toBeVisible()
   // Both are said at once; nothing is kept before both are there.

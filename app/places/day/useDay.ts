@@ -1,6 +1,7 @@
-import { computed, effectScope, onScopeDispose, ref, shallowRef, type EffectScope } from 'vue'
-import { useJobSession, useJobView } from '~/job/openJob'
-import { usePours, type Pours } from '~/pours/pours'
+import { computed, ref, shallowRef } from 'vue'
+import type { useJobSession } from '~/job/openJob'
+import { sharedByJob } from '~/job/sharedByJob'
+import { usePours } from '~/pours/pours'
 import { timeNow } from '~/sync/clock'
 import { storage } from '~/sync/device'
 import type { JobView } from '~/job/jobView'
@@ -23,7 +24,8 @@ import { useDayWork } from './useDayWork'
 type Session = ReturnType<typeof useJobSession>
 
 /** The days of an open job: what is asked, what is planned, and what that comes to. */
-function createDay(session: Session, view: JobView, pours: Pours) {
+function createDay(session: Session, view: JobView) {
+  const pours = usePours()
   const work = useDayWork()
   const setup = computed<DaySetup>(() => session.job?.day ?? {})
   const zone = computed(() => session.job?.site?.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone)
@@ -211,29 +213,9 @@ function createDay(session: Session, view: JobView, pours: Pours) {
     loadBeside,
   }
 }
-export type Day = ReturnType<typeof createDay>
-
-/** The drawing and the panel share one for their job; it goes with the last of them. */
-const open = new WeakMap<object, { day: Day; scope: EffectScope; users: number }>()
-export function useDay(): Day {
-  const session = useJobSession()
-  const view = useJobView()
-  const pours = usePours()
-  let known = open.get(view)
-  if (!known) {
-    const scope = effectScope(true)
-    known = { day: scope.run(() => createDay(session, view, pours))!, scope, users: 0 }
-    open.set(view, known)
-  }
-  const mine = known
-  mine.users++
-  onScopeDispose(() => {
-    if (--mine.users > 0) return
-    mine.scope.stop()
-    open.delete(view)
-  })
-  return mine.day
-}
+/** The drawing and the panel share one. */
+export const useDay = sharedByJob(createDay)
+export type Day = ReturnType<typeof useDay>
 
 /** @example daysBetween('2026-11-27', '2026-11-29') // 2 */
 const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / DAY)

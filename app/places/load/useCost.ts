@@ -1,5 +1,6 @@
-import { computed, effectScope, onScopeDispose, ref, type EffectScope } from 'vue'
-import { useJobSession, useJobView } from '~/job/openJob'
+import { computed, ref } from 'vue'
+import type { useJobSession } from '~/job/openJob'
+import { sharedByJob } from '~/job/sharedByJob'
 import type { JobView } from '~/job/jobView'
 import { usePreferencesStore } from '~/session/preferences'
 import { billOf, type BillLine } from '~~/core/cost/bill'
@@ -7,7 +8,8 @@ import { turned, type CostKnob } from '~~/core/cost/knobs'
 import { lineBill, piecesOf } from '~~/core/cost/lineBill'
 import { optionCost } from '~~/core/cost/option'
 import { loadVans, type Vehicle } from '~~/core/cost/vehicle'
-import { costPerPlumbYear, cumulatedCost, endsAfter, steadySurvival, USUAL_YEARS } from '~~/core/cost/years'
+import { isTemporary, leansEvery, massHome, plumbSurvival, TEMPORARY_YEARS, usualVisits } from '~~/core/cost/stands'
+import { costPerPlumbYear, cumulatedCost, USUAL_YEARS } from '~~/core/cost/years'
 import { dayOf } from '~~/core/day/question'
 import { dayPosts } from '~~/core/day/posts'
 import { meansOf } from '~~/core/day/setup'
@@ -22,10 +24,6 @@ import { loadingList } from './model/loadingList'
 import { useCuts } from './useCuts'
 
 type Session = ReturnType<typeof useJobSession>
-
-/** Props and straps last so long: the same again after that. Working value. */
-const TEMPORARY_YEARS = 2
-const TEMPORARY = 'make-safe'
 
 function createCost(session: Session, view: JobView) {
   const preferences = usePreferencesStore()
@@ -64,8 +62,7 @@ function createCost(session: Session, view: JobView) {
   const visits = computed(() => {
     const planned = session.job?.day?.planned?.tasks ?? []
     if (planned.length > 0) return new Set(planned.map(({ start }) => dayOf(start))).size
-    // Concrete is come back to: once to pour it, once when it carries.
-    return bills.value.some(({ method }) => method.concrete) ? 2 : 1
+    return usualVisits(bills.value.map(({ method }) => method))
   })
   const hires = computed(() =>
     Object.fromEntries(
@@ -75,18 +72,14 @@ function createCost(session: Session, view: JobView) {
   const bill = computed(() =>
     lineBill(
       lines.value,
-      { visits: lines.value.length > 0 ? visits.value : 0, hires: hires.value },
+      { visits: visits.value, hires: hires.value },
       { catalogue: catalogue.value, settings, currency, cuts: cutting.cuts.value },
     ),
   )
   const loading = computed(() => loadingList(bill.value, bills.value, view.tables.value))
   const vans = ref<string[]>([vehicles[0]!.key])
   const chosenVans = computed<Vehicle[]>(() => vehicles.filter(({ key }) => vans.value.includes(key)))
-  const home = computed(() =>
-    lines.value
-      .filter(({ key }) => key.startsWith('disposal/'))
-      .reduce((sum, { quantity }) => sum + quantity.valueOf(), 0),
-  )
+  const home = computed(() => massHome(lines.value))
   const load = computed(() => loadVans(loading.value.cargo, chosenVans.value, home.value))
 
   /** Every method that is allowed at the chosen post, with what it costs now and over the years. */
@@ -114,19 +107,19 @@ function createCost(session: Session, view: JobView) {
         }
         const own = billOf(method, dayPost, { ...means.value, section: post.section }, view.tables.value)
         const cost = optionCost(own, catalogue.value, settings, currency)
-        const survival = survivalOf(method, years.value)
+        const survival = plumbSurvival(method, years.value)
         const net = Number(cost.net)
         /** A plumb year with one working value turned up or down. */
         const perYearWith = (key: CostKnob, factor: number) =>
           costPerPlumbYear(
             Number(optionCost(own, turned(catalogue.value, key, factor), settings, currency).net),
-            survivalOf(method, years.value, key === 'stands' ? factor : 1),
+            plumbSurvival(method, years.value, key === 'stands' ? factor : 1),
           )
         return {
           method: method.method,
           name: row(view.tables.value.parts.methods, method.method).name,
           isChosen: post.repair?.method === method.method,
-          isTemporary: method.method === TEMPORARY,
+          isTemporary: isTemporary(method),
           cost,
           net,
           perYear: costPerPlumbYear(net, survival),
@@ -161,18 +154,10 @@ function createCost(session: Session, view: JobView) {
     home,
   }
 }
-export type Cost = ReturnType<typeof createCost>
 export type Option = Cost['options']['value'][number]
 
-/** By the return period at which it leans; a prop and a strap end after their own life. */
-function survivalOf(method: MethodPlan, years: number, factor = 1) {
-  if (method.method === TEMPORARY) return endsAfter(TEMPORARY_YEARS * factor, years)
-  return steadySurvival(Math.max(1, factor * (method.leanReturnYears ?? method.returnYears ?? 1)), years)
-}
 const restsOn = (method: MethodPlan): string =>
-  method.method === TEMPORARY
-    ? `lasts about ${TEMPORARY_YEARS} years`
-    : leansWords(method.leanReturnYears ?? method.returnYears ?? 1)
+  isTemporary(method) ? `lasts about ${TEMPORARY_YEARS} years` : leansWords(leansEvery(method))
 function leansWords(years: number): string {
   if (years < 2) return 'leans in most winters, by its gusts alone'
   return years > MOST_YEARS
@@ -182,23 +167,6 @@ function leansWords(years: number): string {
 /** Nobody knows more of the wind than that. */
 const MOST_YEARS = 500
 
-const open = new WeakMap<object, { cost: Cost; scope: EffectScope; users: number }>()
-/** The drawing and the panel share one for their job; it goes with the last of them. */
-export function useCost(): Cost {
-  const session = useJobSession()
-  const view = useJobView()
-  let known = open.get(view)
-  if (!known) {
-    const scope = effectScope(true)
-    known = { cost: scope.run(() => createCost(session, view))!, scope, users: 0 }
-    open.set(view, known)
-  }
-  const mine = known
-  mine.users++
-  onScopeDispose(() => {
-    if (--mine.users > 0) return
-    mine.scope.stop()
-    open.delete(view)
-  })
-  return mine.cost
-}
+/** The drawing and the panel share one. */
+export const useCost = sharedByJob(createCost)
+export type Cost = ReturnType<typeof useCost>
