@@ -15,7 +15,7 @@ export interface Swing<Key extends string = string> {
   low: number
   high: number
   swing: number
-  /** Another option is the cheapest at one end of it. */
+  /** The options stand in another order at one end of it. */
   changesOrder: boolean
 }
 

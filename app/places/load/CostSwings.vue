@@ -4,7 +4,7 @@ import { COST_KNOBS } from '~~/core/cost/knobs'
 import { swings } from '~~/core/cost/sensitivity'
 import { useCost } from './useCost'
 
-/** Each working value by itself over its range: how far it moves the way in hand, and whether another becomes cheaper. */
+/** Each working value by itself over its range: how far it moves the way in hand, and whether the ways change places. */
 const cost = useCost()
 const WIDTH = 100
 const chosen = computed(() =>
@@ -48,7 +48,7 @@ const name = computed(() => cost.options.value[chosen.value]?.name ?? '')
           <rect :x="each.from" y="0" :width="Math.max(0.6, each.to - each.from)" height="10" class="swing" />
         </svg>
         <span class="measure">{{ each.says }}</span>
-        <small v-if="each.changesOrder">another way becomes the cheaper one</small>
+        <small v-if="each.changesOrder">the ways change places in cost</small>
       </li>
     </ul>
     <p class="soft">Prices and hours a fifth down and up, how long it stands from half to twice.</p>
