@@ -16,7 +16,7 @@ export interface OldFootingOut {
 }
 
 /** One person lifts so much now and then; two with a bar and a strap. Working values. */
-const ONE_LIFTS: Kilograms = 25
+export const ONE_LIFTS: Kilograms = 25
 const TWO_LIFT: Kilograms = 50
 /** A long bar over a block raises so much, on a block that stands no deeper than the bar reaches under. */
 const LEVERED: Kilograms = 150

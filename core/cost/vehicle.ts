@@ -36,9 +36,6 @@ export interface Loading {
   homeTrips: number
 }
 
-/** Over this two lift it. Working value, as everywhere else. */
-export const TWO_LIFT: Kilograms = 25
-
 /**
  * What goes into which van: heaviest first, each piece into the van that has most of its payload left and is long
  * enough; what is over all payloads makes further trips, said and not hidden.

@@ -39,7 +39,7 @@ const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 
       {{ cost.words(total.gross) }}<small>with tax, {{ visits }}</small>
     </p>
     <p class="soft">The prices are invented: the yard puts its own in their place.</p>
-    <table>
+    <v-table density="compact" class="bill">
       <thead>
         <tr>
           <th>What</th>
@@ -70,7 +70,7 @@ const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 
           <td class="number">{{ cost.words(total.deposits) }}</td>
         </tr>
       </tfoot>
-    </table>
+    </v-table>
     <p v-if="cost.bill.value.unpriced.length" class="caution">
       Without a price, and in no sum: {{ cost.bill.value.unpriced.join(', ').replaceAll(/[/-]/g, ' ') }}.
     </p>
@@ -89,25 +89,22 @@ const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 
 </template>
 
 <style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
+.bill {
   margin-top: 8px;
+  background: none;
 }
-th,
-td {
+.bill :is(th, td) {
   padding: 6px 4px;
-  border-bottom: 1px solid var(--rule);
   text-align: start;
   vertical-align: baseline;
   font-weight: 400;
 }
-thead th,
-tfoot tr:first-child > * {
+.bill thead th,
+.bill tfoot tr:first-child > * {
   font-weight: 600;
   border-bottom-color: var(--ink);
 }
-.number {
+.bill .number {
   text-align: end;
   white-space: nowrap;
   font-family: var(--measure);

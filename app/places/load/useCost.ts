@@ -1,5 +1,6 @@
 import { computed, ref } from 'vue'
 import type { useJobSession } from '~/job/openJob'
+import { timeNow } from '~/sync/clock'
 import { sharedByJob } from '~/job/sharedByJob'
 import type { JobView } from '~/job/jobView'
 import { usePreferencesStore } from '~/session/preferences'
@@ -132,7 +133,7 @@ function createCost(session: Session, view: JobView) {
   })
 
   const tick = (key: string, isIn: boolean) =>
-    session.edit([{ name: 'tickLoaded', key, value: isIn ? new Date().toISOString() : null }])
+    session.edit([{ name: 'tickLoaded', key, value: isIn ? new Date(timeNow()).toISOString() : null }])
   const ticked = computed(() => new Set((session.job?.load?.loaded ?? []).map(({ key }) => key)))
 
   return {

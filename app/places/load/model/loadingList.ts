@@ -1,6 +1,7 @@
 import { SERVICES } from '~~/core/cost/catalogue'
 import type { LineBill } from '~~/core/cost/lineBill'
-import { TWO_LIFT, type Cargo } from '~~/core/cost/vehicle'
+import { ONE_LIFTS } from '~~/core/concrete/oldFooting'
+import type { Cargo } from '~~/core/cost/vehicle'
 import type { MethodPlan } from '~~/core/plan/types'
 import { row, type Tables } from '~~/core/tables/tables'
 
@@ -77,7 +78,7 @@ const lineOf = (key: string, says: string, count: number, piece: number, kept: s
   mass: piece * count,
   kept,
   piece,
-  ...(piece > TWO_LIFT ? { twoLift: piece } : {}),
+  ...(piece > ONE_LIFTS ? { twoLift: piece } : {}),
 })
 
 /** In the order in which the yard is walked: by place, then by name. */
