@@ -36,6 +36,8 @@ export const LIMITS = {
   tasksOfDay: 2_000,
   jobsOfDay: 20,
   loaded: 500,
+  /** Of the yard, in one go: a list that was brought. */
+  yardChanges: 5_000,
 } as const
 
 /** Largest files, bytes. */

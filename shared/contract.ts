@@ -2,6 +2,9 @@ import type { Job } from '../core/document/job'
 import type { JobSummary } from '../core/document/summary'
 import type { Command } from '../core/edit/commands'
 import type { StormPost } from '../core/storm/watch'
+import type { YardConflict } from '../core/yard/apply'
+import type { YardChange } from '../core/yard/change'
+import type { OwnRows } from '../core/yard/rows'
 
 /* What crosses the wire, once for both sides. Times are ISO 8601 there. */
 
@@ -94,4 +97,30 @@ export interface Problem {
   version?: number
   mine?: Command[]
   theirs?: Command[]
+}
+
+/** What a workspace has of its own in the tables of its yard. */
+export interface YardAnswer {
+  version: number
+  own: OwnRows
+}
+
+/** Changes of the yard were made, but for those that others were faster with. */
+export interface YardApplied {
+  batch: string
+  version: number
+  conflicts: YardConflict[]
+}
+
+export interface YardHistoryEntry {
+  version: number
+  batchId: string
+  changes: YardChange[]
+  madeBy?: string
+  madeAt: string
+}
+export interface YardHistoryPage {
+  entries: YardHistoryEntry[]
+  /** Version before which the next page begins; absent on the last. */
+  next?: number
 }

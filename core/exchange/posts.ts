@@ -2,7 +2,7 @@ import { InputError } from '../errors'
 import { LIMITS } from '../limits'
 import { median } from '../numeric/statistics'
 import type { Job, Line, Post } from '../document/job'
-import { parseLength } from '../units/length'
+import { BARE, escaped, readChoice, readFlag, readLengthCell, readNumber, unescaped } from './cells'
 import { COLUMNS, guessHeading, HEADING_UNITS, type Column, type Heading } from './columns'
 
 /* Posts as a table of text, one row each: what a CSV file holds. Quoting is left to whoever writes the file. */
@@ -28,16 +28,6 @@ function cellOf(line: Line, post: Post, { path, kind }: Column): string {
   if (kind === 'list') return (value as string[]).join(' ') || NOTHING
   return String(value)
 }
-
-/**
- * A table opened in a spreadsheet reckons what begins like a formula: a name that does stands behind an apostrophe.
- *
- * @example escaped('=1+1') // "'=1+1"
- */
-const escaped = (cell: string): string => (FORMULA.test(cell) ? `'${cell}` : cell)
-const unescaped = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell)
-/** An apostrophe too, so that what is read is what was written. */
-const FORMULA = /^['=+\-@\t\r]/
 
 function valueAt(post: Post, path: string): unknown {
   return path.split('.').reduce<unknown>((part, key) => {
@@ -159,46 +149,22 @@ function mixedUnits(rows: readonly (readonly string[])[], headings: readonly Hea
   })
 }
 
-const BARE = /^-?\d+(?:[.,]\d+)?(?:e[+-]?\d+)?$/i
-
 function readCell(cell: string, { kind, values }: Column, unit: number, key: string): unknown {
   switch (kind) {
     case 'length':
-      return BARE.test(cell) ? scaled(Number(cell.replace(',', '.')), unit) : parseLength(cell, 'metric', key)
-    case 'number': {
-      const number = Number(cell.replace(',', '.'))
-      if (!Number.isFinite(number)) throw new InputError(key, cell, 'a number')
-      return number
-    }
+      return readLengthCell(cell, unit, key)
+    case 'number':
+      return readNumber(cell, key)
     case 'flag':
-      if (!FLAGS.has(cell.toLowerCase())) throw new InputError(key, cell, 'yes or no')
-      return FLAGS.get(cell.toLowerCase())
+      return readFlag(cell, key)
     case 'choice':
-      return choiceOf(cell, values!, key)
+      return readChoice(cell, values!, key)
     case 'list':
       if (cell.toLowerCase() === NOTHING) return []
-      return cell.split(/[\s;]+/).map((each) => choiceOf(each, values!, key))
+      return cell.split(/[\s;]+/).map((each) => readChoice(each, values!, key))
     case 'text':
       return unescaped(cell)
   }
-}
-
-/** Metres stay as they were written; other units are rounded to where floating point ends. */
-const scaled = (number: number, unit: number) => (unit === 1 ? number : Number((number * unit).toPrecision(12)))
-
-const FLAGS = new Map([
-  ...['true', 'yes', 'y', '1', 'x'].map((word) => [word, true] as const),
-  ...['false', 'no', 'n', '0'].map((word) => [word, false] as const),
-])
-
-function choiceOf(cell: string, values: readonly string[], key: string): string {
-  const wanted = cell
-    .trim()
-    .toLowerCase()
-    .replace(/[\s_]+/g, '-')
-  const found = values.find((value) => value === wanted)
-  if (found === undefined) throw new InputError(key, cell, `one of ${values.join(', ')}`)
-  return found
 }
 
 function put(draft: Draft, path: string, value: unknown): void {

@@ -1,4 +1,12 @@
-import { add, dinero, halfAwayFromZero, multiply, toDecimal, toSnapshot, transformScale } from 'dinero.js/bigint'
+import {
+  add,
+  dinero,
+  halfAwayFromZero,
+  multiply,
+  toDecimal as decimalOf,
+  toSnapshot,
+  transformScale,
+} from 'dinero.js/bigint'
 import { InputError } from '../errors'
 import type { Exact } from './exact'
 
@@ -43,9 +51,13 @@ export function taxOn(net: Minor, percent: number, currency: Currency): Minor {
   return toSnapshot(transformScale(exactly, BigInt(currency.places), halfAwayFromZero)).amount
 }
 
+/** An amount by its decimal point, exactly. @example toDecimal(640n, euro) // '6.40' */
+export const toDecimal = (amount: Minor | number, currency: Currency): string =>
+  decimalOf(money(BigInt(amount), currency))
+
 /** An amount as people write it. @example moneyWords(123450n, euro, 'en-GB') // '€1,234.50' */
 export function moneyWords(amount: Minor | number, currency: Currency, locale?: string): string {
-  const decimal = toDecimal(money(BigInt(amount), currency)) as Intl.StringNumericLiteral
+  const decimal = toDecimal(amount, currency) as Intl.StringNumericLiteral
   return new Intl.NumberFormat(locale, { style: 'currency', currency: currency.code }).format(decimal)
 }
 

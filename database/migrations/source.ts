@@ -3,6 +3,7 @@ import * as jobs from './0001_jobs'
 import * as photographs from './0002_photographs'
 import * as bounded from './0003_bounded'
 import * as place from './0004_place'
+import * as yard from './0005_yard'
 
 /* Imported one by one: a built server has no folder of migrations to look into. */
 const migrations: Record<string, Knex.Migration> = {
@@ -10,6 +11,7 @@ const migrations: Record<string, Knex.Migration> = {
   '0002_photographs': photographs,
   '0003_bounded': bounded,
   '0004_place': place,
+  '0005_yard': yard,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

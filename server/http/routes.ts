@@ -13,6 +13,9 @@ export const ROUTES: readonly (readonly [path: string, methods: readonly string[
   ['/api/calc/:name', ['POST']],
   ['/api/forecast', ['GET']],
   ['/api/storm-watch', ['GET']],
+  ['/api/yard', ['GET']],
+  ['/api/yard/changes', ['POST']],
+  ['/api/yard/history', ['GET']],
   ['/api/instruments/:kind', ['GET']],
 ]
 

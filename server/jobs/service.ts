@@ -8,6 +8,7 @@ import { checkEdit } from '../../core/edit/check'
 import type { Command } from '../../core/edit/commands'
 import { LARGEST } from '../../core/limits'
 import { tables } from '../../data/tables'
+import { tablesHere, tablesKnown } from '../yard/service'
 import type { AppliedAnswer, CreatedJob, HistoryPage, ListedJob, ListPage } from '../../shared/contract'
 import { NotFound, StaleVersion, TooLarge } from '../http/failures'
 import { documentMemory } from './memory'
@@ -127,10 +128,12 @@ export async function insertWhole(
 const isDuplicate = (error: unknown) => (error as { code?: string }).code === 'ER_DUP_ENTRY'
 
 /** @throws InputError when an edit would spoil the job */
-export type EditCheck = (job: Job, commands: readonly Command[]) => Promise<void>
+export type EditCheck = (job: Job, commands: readonly Command[], transaction: Knex) => Promise<void>
 
-const checkHere: EditCheck = async (job, commands) => {
-  const error = checkEdit(job, commands, tables)
+/** Rows that jobs name are never taken out: only what fails by the tables known so far is asked of those of now. */
+const checkHere: EditCheck = async (job, commands, transaction) => {
+  if (!checkEdit(job, commands, tablesKnown(transaction))) return
+  const error = checkEdit(job, commands, (await tablesHere(transaction)).tables)
   if (error) throw error
 }
 
@@ -172,7 +175,7 @@ async function applyNext(
   const { id } = head
   const now = new Date()
   const { job: before } = await documentAt(transaction, head)
-  await check(before, batch.commands)
+  await check(before, batch.commands, transaction)
   const job = applyCommands(before, batch.commands)
   const version = head.version + 1
   const text = JSON.stringify(batch.commands)

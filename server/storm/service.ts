@@ -1,11 +1,11 @@
 import type { Knex } from 'knex'
 import { stormWatch, type ExposedPost } from '../../core/storm/watch'
 import { HOUR_MS } from '../../core/weather/forecast'
-import { tables } from '../../data/tables'
 import type { StormAnswer, StormJob } from '../../shared/contract'
 import { readForecast } from '../forecast/service'
 import { readStoredJob } from '../jobs/service'
 import { inPool } from '../worker/pool'
+import { tablesHere } from '../yard/service'
 import { placedJobs } from './repository'
 
 /** So many jobs are watched, those written last first; and so many are remembered as they were planned. */
@@ -15,7 +15,9 @@ const KEPT = 400
 const BACK = 48
 const HOURS = BACK + 96
 
-/** What a version of a job exposes is always the same: a server keeps it, and works it out anew after a restart. */
+type Here = Awaited<ReturnType<typeof tablesHere>>
+
+/** What a version of a job exposes, by a version of the yard, is always the same: a server keeps it, and works it out anew after a restart. */
 const known = new Map<string, ExposedPost[]>()
 
 /**
@@ -29,7 +31,7 @@ export async function readStormWatch(
   mood: string | undefined,
   isForTrying: boolean,
 ): Promise<StormAnswer> {
-  const jobs = await placedJobs(database, WATCHED)
+  const [jobs, here] = await Promise.all([placedJobs(database, WATCHED), tablesHere(database)])
   const from = new Date(now.getTime() - BACK * HOUR_MS).toISOString()
   const places = [...new Set(jobs.map(({ place }) => place))]
   const forecasts = new Map(
@@ -42,18 +44,23 @@ export async function readStormWatch(
   )
   const found: StormJob[] = []
   for (const { id, name, version, place } of jobs) {
-    const posts = stormWatch(await exposed(database, id, version), forecasts.get(place)!, now.getTime(), tables)
+    const posts = stormWatch(
+      await exposed(database, id, version, here),
+      forecasts.get(place)!,
+      now.getTime(),
+      here.tables,
+    )
     if (posts.length > 0) found.push({ id, name, posts })
   }
   return { jobs: found.sort((a, b) => b.posts[0]!.chance - a.posts[0]!.chance) }
 }
 
-async function exposed(database: Knex, id: string, version: number): Promise<ExposedPost[]> {
-  const key = `${id} ${version}`
+async function exposed(database: Knex, id: string, version: number, here: Here): Promise<ExposedPost[]> {
+  const key = `${id} ${version} ${here.version}`
   const before = known.get(key)
   if (before) return before
   const { document } = await readStoredJob(database, id)
-  const fresh = await inPool('exposedPosts', document)
+  const fresh = await inPool('exposedPosts', document, here.own)
   known.set(key, fresh)
   if (known.size > KEPT) known.delete(known.keys().next().value!)
   return fresh

@@ -10,12 +10,14 @@ import { plan } from '../../core/plan/plan'
 import { resolveJob } from '../../core/resolve/resolve'
 import { exposedPosts, type ExposedPost } from '../../core/storm/watch'
 import { requireBounded } from '../../core/schema/bounded'
+import { tablesWith, type OwnRows } from '../../core/yard/rows'
 import { tables } from '../../data/tables'
 import { whole, type WholeJob } from '../jobs/whole'
 
 /*
  * What may take long, by name: each takes and gives plain data, so that it can run in a thread of its own. The text
- * of a request goes there as it came; the thread that answers everybody never reads a large one.
+ * of a request goes there as it came; the thread that answers everybody never reads a large one. `own` is what the
+ * workspace has in the place of shipped rows.
  */
 
 function parsed(text: string): unknown {
@@ -25,17 +27,18 @@ function parsed(text: string): unknown {
 }
 
 export const works = {
-  readJob: (text: string): WholeJob => whole(readJob(JSON.parse(text), tables)),
-  newJob: (text: string): WholeJob => whole(readJob(newJob(parsed(text)), tables)),
+  readJob: (text: string, own: OwnRows): WholeJob => whole(readJob(JSON.parse(text), tablesWith(tables, own))),
+  newJob: (text: string, own: OwnRows): WholeJob => whole(readJob(newJob(parsed(text)), tablesWith(tables, own))),
   readBatch: (text: string): VersionedBatch => readBatch(parsed(text)),
   /** What is wrong with an edit, as its own error. */
-  checkEdit(job: Job, commands: readonly Command[]): void {
-    const error = checkEdit(job, commands, tables)
+  checkEdit(job: Job, commands: readonly Command[], own: OwnRows): void {
+    const error = checkEdit(job, commands, tablesWith(tables, own))
     if (error) throw error
   },
   /** What wind may bring down of a job. */
-  exposedPosts(job: Job): ExposedPost[] {
-    return exposedPosts(job, resolveJob(job, tables), plan(job, tables), tables)
+  exposedPosts(job: Job, own: OwnRows): ExposedPost[] {
+    const here = tablesWith(tables, own)
+    return exposedPosts(job, resolveJob(job, here), plan(job, here), here)
   },
   calculate: (name: string, text: string): unknown => calculate(name, parsed(text), tables),
 }

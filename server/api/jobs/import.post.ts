@@ -4,11 +4,13 @@ import { answering } from '../../http/answering'
 import { madeBy, readText } from '../../http/body'
 import { insertWhole } from '../../jobs/service'
 import { inPool } from '../../worker/pool'
+import { tablesHere } from '../../yard/service'
 
 export default answering(async (event) => {
   const key = madeBy(event)
-  const ready = await inPool('readJob', await readText(event))
-  const created = await insertWhole(await database(), ready, key)
+  const opened = await database()
+  const ready = await inPool('readJob', await readText(event), (await tablesHere(opened)).own)
+  const created = await insertWhole(opened, ready, key)
   setResponseStatus(event, 201)
   return created
 })

@@ -5,6 +5,7 @@ import { answering } from '../../../http/answering'
 import { jobIdentity, parseText, readText } from '../../../http/body'
 import { applyBatch } from '../../../jobs/service'
 import { inPool } from '../../../worker/pool'
+import { tablesHere } from '../../../yard/service'
 
 /** A longer batch is read and checked in a thread of its own, letters. */
 const SHORT = 16_000
@@ -13,8 +14,9 @@ export default answering(async (event) => {
   const id = jobIdentity(event)
   const text = await readText(event)
   if (text.length > SHORT) {
-    const batch = await inPool('readBatch', text)
-    return applyBatch(await database(), id, batch, (job, commands) => inPool('checkEdit', job, commands))
+    const opened = await database()
+    const [batch, { own }] = await Promise.all([inPool('readBatch', text), tablesHere(opened)])
+    return applyBatch(opened, id, batch, (job, commands) => inPool('checkEdit', job, commands, own))
   }
   const body = parseText(text)
   requireBounded(body, 'body')

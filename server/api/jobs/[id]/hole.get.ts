@@ -3,13 +3,14 @@ import { requireChoice } from '../../../../core/errors'
 import { holeSheetOf } from '../../../../core/report/holeSheet'
 import { LENGTH_SYSTEMS } from '../../../../core/units/length'
 import { measuresIn } from '../../../../core/units/quantity'
-import { tablesIn } from '../../../../data/tables'
+import { inUnits } from '../../../../data/customs'
 import { database } from '../../../database'
 import { answering } from '../../../http/answering'
 import { jobIdentity } from '../../../http/body'
 import { NotFound } from '../../../http/failures'
 import { readStoredJob } from '../../../jobs/service'
 import { pdfOf } from '../../../sheets/pdf'
+import { tablesHere } from '../../../yard/service'
 
 const A5 = { width: 148, height: 210 }
 
@@ -17,8 +18,10 @@ const A5 = { width: 148, height: 210 }
 export default answering(async (event) => {
   const { post, units = 'metric' } = getQuery(event)
   const system = requireChoice('units', units, LENGTH_SYSTEMS)
-  const { document } = await readStoredJob(await database(), jobIdentity(event))
-  const svg = typeof post === 'string' ? holeSheetOf(document, tablesIn[system], post, measuresIn(system)) : undefined
+  const opened = await database()
+  const [{ document }, { tables }] = await Promise.all([readStoredJob(opened, jobIdentity(event)), tablesHere(opened)])
+  const svg =
+    typeof post === 'string' ? holeSheetOf(document, inUnits(tables, system), post, measuresIn(system)) : undefined
   if (svg === undefined) throw new NotFound('hole', String(post))
   setResponseHeader(event, 'content-type', 'application/pdf')
   return pdfOf(svg, A5, `${document.name}: the hole of ${post as string}`)
