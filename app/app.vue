@@ -6,7 +6,7 @@ import KeyList from '~/shell/KeyList.vue'
 import { useTheme } from 'vuetify'
 import { useEventListener } from '@vueuse/core'
 import { useCommonKeys } from '~/shell/useKeys'
-import { queue } from '~/sync/device'
+import { queue, yard } from '~/sync/device'
 import { usePreferencesStore } from '~/session/preferences'
 
 const preferences = usePreferencesStore()
@@ -21,6 +21,10 @@ onMounted(() => void queue.wake())
 onMounted(() => void navigator.storage?.persist?.())
 useEventListener('online', queue.wake)
 useEventListener('focus', queue.wake)
+// Prices, soils, mixes and rules are those of the workspace.
+onMounted(yard.refresh)
+useEventListener('online', yard.refresh)
+useEventListener('focus', yard.refresh)
 
 // Tests and screen readers' scripts wait for this mark, never for a time.
 onMounted(() => document.documentElement.setAttribute('data-ready', 'true'))

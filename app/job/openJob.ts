@@ -12,8 +12,7 @@ import { refThrottled } from '@vueuse/core'
 import { SUBJECT } from '~/controls/measuring'
 import { api } from '~/sync/api'
 import { edits, queue, storage } from '~/sync/device'
-import { tables, tablesIn } from '~~/data/tables'
-import { usePreferencesStore } from '~/session/preferences'
+import { useTables } from '~/yard/useYard'
 import { createJobView, type JobView } from './jobView'
 import { openSession, type JobSession } from './session'
 
@@ -33,9 +32,8 @@ const inHand = shallowRef<OpenJob>()
  * @param showsRepair whether the drawing shows the repair in hand, or the post as it stands
  */
 export function provideOpenJob(id: string, showsRepair: () => boolean): OpenJob {
-  const preferences = usePreferencesStore()
-  const tablesHere = computed(() => tablesIn[preferences.units])
-  const session = openSession(id, { storage, queue, edits, api, tables })
+  const tablesHere = useTables()
+  const session = openSession(id, { storage, queue, edits, api, tables: () => tablesHere.value })
   const open: OpenJob = { session: proxyRefs(session), view: createJobView(session, tablesHere, showsRepair) }
   provide(OPEN_JOB, open)
   provide(SUBJECT, () => open.view.post.value?.id)

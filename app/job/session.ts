@@ -63,7 +63,8 @@ export interface SessionNeeds {
   queue: Pick<Queue, 'put' | 'reachable' | 'wake'>
   edits: Pick<EditsSender, 'listen' | 'tellOthers'>
   api: Pick<Api, 'readJob'>
-  tables: Tables
+  /** As they are at the moment of an edit. */
+  tables: () => Tables
 }
 
 export function openSession(id: string, { storage, queue, edits, api, tables }: SessionNeeds): JobSession {
@@ -170,7 +171,7 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
   async function edit(commands: readonly Command[]): Promise<InputError | undefined> {
     const before = job.value
     if (!before) return undefined
-    const error = checkEdit(before, commands, tables)
+    const error = checkEdit(before, commands, tables())
     if (error) return error
     undoSteps.value = [...undoSteps.value, plain(stepOf(before, commands))].slice(-STEPS_BACK)
     redoSteps.value = []
@@ -197,7 +198,7 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
     if (!last || !now) return
     from.value = from.value.slice(0, -1)
     const { commands, left } = takeBack(now, last)
-    const error = checkEdit(now, commands, tables)
+    const error = checkEdit(now, commands, tables())
     // Said once, and the step before it is next.
     if (left.length > 0) refused.value = `Others have been at it since, so it stays: ${left.join(', ')}.`
     if (error) refused.value = `That step cannot be taken any more: ${error.message}.`

@@ -4,6 +4,7 @@ import { saveFile } from '~/exchange/files'
 import { usePreferencesStore } from '~/session/preferences'
 import { storage, tray } from '~/sync/device'
 import { EDITS } from '~/sync/edits'
+import { YARD } from '~/sync/yard'
 import type { Refused } from '~/sync/storage'
 import type { VersionedBatch } from '~~/core/edit/batch'
 import { commandWords, subjectWords } from '~~/core/edit/apply'
@@ -20,7 +21,10 @@ onMounted(async () => {
   names.value = new Map(kept.map(({ id, job }) => [id, job.name]))
 })
 
+const nameOf = ({ kind, topic }: Refused) =>
+  kind === YARD ? 'The yard' : (names.value.get(topic) ?? 'A job that this device has not opened')
 function says({ kind, body }: Refused): string {
+  if (kind === YARD) return 'a change of its tables'
   if (kind !== EDITS) return 'A photograph'
   const { commands } = body as VersionedBatch
   const said = commands.slice(0, 3).map((command) => `${subjectWords(command)}: ${commandWords(command, words)}`)
@@ -39,7 +43,7 @@ const save = () => saveFile('vindex-not-accepted.json', tray.asFile(), 'applicat
     <ul>
       <li v-for="item in tray.items.value" :key="item.order">
         <p>
-          <strong>{{ names.get(item.topic) ?? 'A job that this device has not opened' }}</strong
+          <strong>{{ nameOf(item) }}</strong
           >, {{ says(item) }}
         </p>
         <p class="error-text">{{ item.why }}</p>

@@ -4,11 +4,12 @@ import { leftWords, stageWords, timeWords } from '~/pours/pourWords'
 import { useForecast } from '~/weather/useForecast'
 import { pourClock } from '~~/core/pour/clock'
 import { airOf } from '~~/core/weather/forecast'
-import { tables } from '~~/data/tables'
+import { useTables } from '~/yard/useYard'
 import type { ListedJob } from '~~/shared/contract'
 
 /** Concrete of one job that needs hands, or hardens: the minutes that are left, or what may be done when. */
 const { job, now } = defineProps<{ job: ListedJob; now: number }>()
+const tables = useTables()
 const { forecast } = useForecast(() => job.summary.place)
 
 const clocks = computed(() => {
@@ -19,7 +20,7 @@ const clocks = computed(() => {
     if (!newest.has(key)) newest.set(key, pour)
   }
   return [...newest.values()]
-    .flatMap((pour) => pourClock(pour, now, tables, air) ?? [])
+    .flatMap((pour) => pourClock(pour, now, tables.value, air) ?? [])
     .filter(({ stage, milestones }) => stage !== 'set' || milestones.some(({ latest }) => (latest ?? Infinity) > now))
     .sort((a, b) => (a.stiff ?? Infinity) - (b.stiff ?? Infinity))
 })

@@ -7,7 +7,8 @@ import { mood } from '~/weather/useForecast'
 import { planner } from '~~/core/plan/plan'
 import { resolveJob } from '~~/core/resolve/resolve'
 import { exposedPosts, stormWatch } from '~~/core/storm/watch'
-import { tables } from '~~/data/tables'
+import { useTables } from '~/yard/useYard'
+import type { Tables } from '~~/core/tables/tables'
 import type { StormJob } from '~~/shared/contract'
 
 /** Asked anew so often, ms. */
@@ -15,6 +16,7 @@ const AGAIN = 15 * 60_000
 
 /** What the wind may bring down: as the server sees it; without a signal as this device does, from what it has. */
 export function useStormWatch() {
+  const tables = useTables()
   const jobs = shallowRef<StormJob[]>([])
   /** The age of the forecasts counts: the server was not reached. */
   const isOwn = ref(false)
@@ -24,7 +26,7 @@ export function useStormWatch() {
       jobs.value = (await api.stormWatch(mood.value || undefined)).jobs
       isOwn.value = false
     } catch {
-      jobs.value = await ownWatch()
+      jobs.value = await ownWatch(tables.value)
       isOwn.value = true
     }
   }
@@ -33,7 +35,7 @@ export function useStormWatch() {
   return { jobs, isOwn, load }
 }
 
-async function ownWatch(): Promise<StormJob[]> {
+async function ownWatch(tables: Tables): Promise<StormJob[]> {
   const [kept, forecasts] = await storage.keep(() => Promise.all([storage.jobs.toArray(), storage.forecasts.toArray()]))
   const byPlace = new Map(forecasts.map(({ place, forecast }) => [place, forecast]))
   const plan = planner(tables)

@@ -46,6 +46,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
       <h1 class="title">Jobs</h1>
       <!-- Not in the list below: what is typed into must not scroll out of the page. -->
       <v-text-field v-model="search" class="search" type="search" label="Search the jobs" />
+      <v-btn variant="text" to="/yard">Yard</v-btn>
       <v-btn variant="text" :aria-pressed="away" @click="away = !away">Put away</v-btn>
       <span class="grow" />
       <JobWays @made="(id: string) => navigateTo(`/jobs/${id}/walk`)" />

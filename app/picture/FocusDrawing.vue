@@ -16,7 +16,6 @@ import PlumbRose from './PlumbRose.vue'
 import RunningTape from './RunningTape.vue'
 import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
-import { tables } from '~~/data/tables'
 import { row } from '~~/core/tables/tables'
 import { px, svgPoints } from '~/picture/model/viewport'
 
@@ -180,7 +179,7 @@ useGestures(frame, () => !props.still, {
         {{ drag.held.value.id }} is held: slide it along
       </text>
       <text :x="12" :y="height - 12" class="name">
-        {{ view.post.value?.id }} · {{ row(tables.soils, view.post.value!.soil).name.toLowerCase()
+        {{ view.post.value?.id }} · {{ row(view.tables.value.soils, view.post.value!.soil).name.toLowerCase()
         }}{{ view.post.value!.isAssumed.soil ? ', not tested' : '' }}
       </text>
     </svg>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { tables } from '~~/data/tables'
+import { useTables } from '~/yard/useYard'
 import { row } from '~~/core/tables/tables'
 import type { Point } from '~~/core/repair/solids'
 import { px, svgPoints, type Viewport } from '~/picture/model/viewport'
@@ -8,10 +8,11 @@ import { px, svgPoints, type Viewport } from '~/picture/model/viewport'
 /** The ground along the line, hatched by the soil of the chosen post, and the one ground line above it: dashed where nobody tested it. */
 const props = defineProps<{ soil: string; guessed?: boolean; ground: readonly Point[]; viewport: Viewport }>()
 
+const tables = useTables()
 /** Soils with a hatch of their own; the others share that of their kind. */
 const OWN_HATCH = ['gravel', 'made-ground']
 const hatch = computed(() => {
-  const { kind } = row(tables.soils, props.soil)
+  const { kind } = row(tables.value.soils, props.soil)
   const name = OWN_HATCH.includes(props.soil) ? props.soil : kind === 'sand' ? 'sand' : 'clay'
   return `url(#soil-${name})`
 })

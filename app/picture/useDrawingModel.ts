@@ -16,7 +16,6 @@ import { gripsOf } from '~~/core/hole/pull'
 import { layerLines, layerNotes, metSolids, thinCover } from '~/picture/model/holeMarks'
 import { MET_WORDS } from '~/job/metWords'
 import { row } from '~~/core/tables/tables'
-import { tables } from '~~/data/tables'
 import { lineModel } from '~/picture/model/lineModel'
 import { markModel } from '~/picture/model/markModel'
 import { stringLabels } from '~/picture/model/stringLabels'
@@ -161,7 +160,7 @@ export function useDrawingModel({ width, height, pan, held, building, pulling, s
     const pins = (post.value?.photographs ?? []).flatMap(({ id, height: at }, i): Note[] =>
       at === undefined ? [] : [{ key: `photo-${id}`, at: [0.05, at], text: `photo ${i + 1}`, side: 'right' }],
     )
-    const soils = layerNotes(post.value ?? {}, (soil) => row(tables.soils, soil).name)
+    const soils = layerNotes(post.value ?? {}, (soil) => row(view.tables.value.soils, soil).name)
     const pulls = pull.value ? [pull.value.note] : []
     const here = [...(section.value?.notes ?? []), ...pins, ...pulls, ...soils].map((note) => ({
       ...note,

@@ -8,9 +8,13 @@ import type {
   PictureAnswer,
   Problem,
   StormAnswer,
+  YardAnswer,
+  YardApplied,
+  YardHistoryPage,
 } from '~~/shared/contract'
 import type { Forecast } from '~~/core/weather/forecast'
 import type { Mood } from '~~/core/weather/simulated'
+import type { YardBatch } from '~~/core/yard/change'
 import { checksumOf } from './checksum'
 import { hearServer } from './clock'
 
@@ -85,6 +89,7 @@ async function dataOf<T>(answer: Response): Promise<T | undefined> {
 
 const isForecast = ({ place, hours, issuedAt }: Forecast) =>
   typeof place === 'string' && typeof issuedAt === 'string' && Array.isArray(hours) && hours.length > 0
+const isYard = ({ version, own }: YardAnswer) => Number.isInteger(version) && typeof own === 'object' && own !== null
 const isVersion = (value: unknown) => Number.isInteger(value) && (value as number) >= 1
 const isPage = ({ jobs }: ListPage) => Array.isArray(jobs)
 const isJob = (id: string) => (said: JobAnswer) => said.id === id && isVersion(said.version) && !!said.job?.lines
@@ -125,6 +130,17 @@ export const api = {
   /** Puts a job away; it can come back for thirty days. */
   deleteJob: (id: string) => ask<{ id: string }>(jobPath(id), isNamed(id), { ...READ, method: 'DELETE' }),
   restoreJob: (id: string) => ask<{ id: string }>(`${jobPath(id)}/restore`, isNamed(id), { ...READ, method: 'POST' }),
+  readYard: () => ask<YardAnswer>('/yard', isYard),
+  changeYard: (batch: YardBatch) =>
+    ask<YardApplied>(
+      '/yard/changes',
+      (said) => said.batch === batch.id && Array.isArray(said.conflicts),
+      post(JSON.stringify(batch)),
+    ),
+  yardHistory: (before?: number) =>
+    ask<YardHistoryPage>(`/yard/history${before === undefined ? '' : `?before=${before}`}`, ({ entries }) =>
+      Array.isArray(entries),
+    ),
   importJob: (text: string, key: string) => ask<CreatedJob>('/jobs/import', isMade, post(text, key)),
   sendEdits: (id: string, batch: VersionedBatch) =>
     ask<AppliedAnswer>(

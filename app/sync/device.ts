@@ -5,6 +5,7 @@ import { createQueue } from './queue'
 import { DeviceStorage } from './storage'
 import { createTabs } from './tabs'
 import { createTray } from './tray'
+import { createYard } from './yard'
 
 /* This device's own storage and queue: made once, shared by all screens. */
 
@@ -12,5 +13,6 @@ export const storage = new DeviceStorage()
 const tabs = createTabs(storage.name)
 export const edits = editsSender(storage, api, tabs)
 export const pictures = createPictures(storage, api, () => queue)
-export const queue = createQueue(storage, [edits, pictures.sender], tabs)
+export const yard = createYard(storage, api, () => queue, tabs)
+export const queue = createQueue(storage, [edits, pictures.sender, yard.sender], tabs)
 export const tray = createTray(storage, queue, tabs)

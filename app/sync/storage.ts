@@ -5,6 +5,9 @@ import type { VersionedBatch } from '~~/core/edit/batch'
 import type { Command } from '~~/core/edit/commands'
 import type { Conflict } from '~~/core/edit/rebase'
 import type { Forecast } from '~~/core/weather/forecast'
+import type { YardConflict } from '~~/core/yard/apply'
+import type { YardChange } from '~~/core/yard/change'
+import type { OwnRows } from '~~/core/yard/rows'
 
 /*
  * What this device keeps: the last known copy of each job, all that waits to be sent, what was refused, the
@@ -57,6 +60,18 @@ export interface KeptForecast {
   forecast: Forecast
 }
 
+/** There is one yard on a device. */
+export const HOME = 'home'
+/** The yard as the server has it, what is still to be decided, and the way back. */
+export interface KeptYard {
+  id: string
+  version: number
+  own: OwnRows
+  conflicts: YardConflict[]
+  back: YardChange[][]
+  again: YardChange[][]
+}
+
 export interface KeptPicture {
   id: string
   jobId: string
@@ -72,6 +87,7 @@ class DeviceDatabase extends Dexie {
   wayBack!: Table<WayBack, string>
   pictures!: Table<KeptPicture, string>
   forecasts!: Table<KeptForecast, string>
+  yards!: Table<KeptYard, string>
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options)
@@ -97,10 +113,11 @@ class DeviceDatabase extends Dexie {
         }),
     )
     this.version(5).stores({ forecasts: 'place' })
+    this.version(6).stores({ yards: 'id' })
   }
 }
 
-const TABLES = ['jobs', 'outbox', 'tray', 'conflicts', 'wayBack', 'pictures', 'forecasts'] as const
+const TABLES = ['jobs', 'outbox', 'tray', 'conflicts', 'wayBack', 'pictures', 'forecasts', 'yards'] as const
 type TableName = (typeof TABLES)[number]
 
 /**
@@ -138,6 +155,9 @@ export class DeviceStorage {
   }
   get forecasts() {
     return this.#database.forecasts
+  }
+  get yards() {
+    return this.#database.yards
   }
 
   /** Reads and writes all or nothing; done again in memory where the browser does not let it. */

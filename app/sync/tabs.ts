@@ -14,6 +14,7 @@ export type TabMessage =
   | { what: 'wake' }
   | { what: 'news'; jobId: string; news: unknown }
   | { what: 'tray' }
+  | { what: 'yard' }
 
 /** @param name of the storage that they share */
 export function createTabs(name: string): Tabs {

@@ -57,8 +57,10 @@ export interface CatalogueRow {
   stockOf?: string
   /** Where in the yard it is kept. */
   kept?: string
-  /** So many are to lie there. */
+  /** So many are to lie there, do lie there, and are on the van for whatever comes. */
   least?: number
+  have?: number
+  onVan?: number
   /** Of what is hired: handed back, untaxed, in no total. */
   deposit?: number
 }

@@ -1,6 +1,7 @@
 import { exact } from '../money/exact'
 import type { Currency } from '../money/money'
-import type { CutList } from '../setout/cutList'
+import type { CutList, StockLength } from '../setout/cutList'
+import type { Metres } from '../units/types'
 import type { BillLine } from './bill'
 import { SERVICES, type CatalogueRow, type CostSettings } from './catalogue'
 import { mergedBill, type MergedLine, type Spares } from './merge'
@@ -10,8 +11,9 @@ import { chargedLine, totalOfLines, type ChargedLine, type Total } from './total
 /** Everything that is bought, hired and paid for a line: packs, hire, delivery and visits counted once. */
 export interface LineBill {
   merged: MergedLine[]
-  /** Sticks to buy by their row. */
+  /** Sticks to buy by their row, and offcuts that are taken in their place. */
   sticks: { row: CatalogueRow; count: number }[]
+  offcuts: { offcut: Offcut; count: number }[]
   total: Total
   unpriced: string[]
 }
@@ -31,7 +33,7 @@ export interface OnceForAll {
 export function lineBill(
   lines: readonly BillLine[],
   { visits, hires }: OnceForAll,
-  { catalogue, settings, currency, cuts = {}, spares }: LineTerms,
+  { catalogue, settings, currency, cuts = {}, spares, offcuts = [] }: LineTerms,
 ): LineBill {
   const once: BillLine[] = [
     { key: 'travel/km', quantity: exact(settings.distance).mul(visits), post: '' },
@@ -39,7 +41,7 @@ export function lineBill(
     ...Object.entries(hires).map(([key, days]) => ({ key, quantity: exact(days), post: '' })),
   ].filter(({ quantity }) => quantity.n > 0n)
   const merged = mergedBill([...lines, ...once], catalogue, spares)
-  const sticks = sticksOf(lines, catalogue, cuts)
+  const { sticks, taken } = sticksOf(lines, catalogue, cuts, offcuts)
   const charged = [
     ...merged.flatMap(({ row, packs, exact: sum }): ChargedLine[] =>
       row ? [chargedLine(SERVICES.includes(row.group) ? sum : exact(packs).mul(row.pack), row, settings)] : [],
@@ -50,7 +52,13 @@ export function lineBill(
     ...merged.filter(({ row }) => !row).map(({ key }) => key),
     ...lines.filter((line) => line.piece && !rowOf(line, catalogue)).map(({ key }) => key),
   ]
-  return { merged, sticks, total: totalOfLines(charged, settings, currency), unpriced: [...new Set(unpriced)] }
+  return {
+    merged,
+    sticks,
+    offcuts: taken,
+    total: totalOfLines(charged, settings, currency),
+    unpriced: [...new Set(unpriced)],
+  }
 }
 
 export interface LineTerms {
@@ -59,25 +67,64 @@ export interface LineTerms {
   currency: Currency
   cuts?: Readonly<Record<string, CutList>>
   spares?: Spares
+  /** In the yard, of any kind of stick. */
+  offcuts?: readonly Offcut[]
+}
+
+/** What was left of a stick and lies in the yard. */
+export interface Offcut {
+  key: string
+  name: string
+  stockOf: string
+  length: Metres
+  count: number
+  kept?: string
 }
 
 function sticksOf(
   lines: readonly BillLine[],
   catalogue: readonly CatalogueRow[],
   cuts: Readonly<Record<string, CutList>>,
-): LineBill['sticks'] {
+  offcuts: readonly Offcut[],
+): { sticks: LineBill['sticks']; taken: LineBill['offcuts'] } {
   const counts = new Map<CatalogueRow, number>()
+  const taken = new Map<Offcut, number>()
   const add = (row: CatalogueRow | undefined, count: number) => row && counts.set(row, (counts.get(row) ?? 0) + count)
   for (const line of lines)
     if (line.piece && !cuts[line.piece.stock]) add(rowOf(line, catalogue), Number(line.quantity.valueOf()))
   for (const [stock, { bars }] of Object.entries(cuts))
-    for (const bar of bars)
-      add(
-        catalogue.find((row) => row.stockOf === stock && row.length === bar.stock),
-        1,
-      )
-  return [...counts].map(([row, count]) => ({ row, count }))
+    for (const bar of bars) {
+      // What lies in the yard costs nothing, so the cut list has taken it first.
+      const offcut = offcuts.find((each) => isOf(each, stock, bar.stock) && (taken.get(each) ?? 0) < each.count)
+      if (offcut) taken.set(offcut, (taken.get(offcut) ?? 0) + 1)
+      else
+        add(
+          catalogue.find((row) => row.stockOf === stock && row.length === bar.stock),
+          1,
+        )
+    }
+  return {
+    sticks: [...counts].map(([row, count]) => ({ row, count })),
+    taken: [...taken].map(([offcut, count]) => ({ offcut, count })),
+  }
 }
+
+const isOf = ({ stockOf, length }: Offcut, stock: string, bar: Metres) =>
+  stockOf === stock && Math.abs(length - bar) < HAIR
+/** A tenth of a millimetre: what the cut list reckons in. */
+const HAIR = 1e-4
+
+/** What one kind of stick may be cut from: what is sold, and what lies in the yard at no price. */
+export const stockOfKind = (
+  stock: string,
+  catalogue: readonly CatalogueRow[],
+  offcuts: readonly Offcut[],
+): StockLength[] => [
+  ...offcuts.filter(({ stockOf }) => stockOf === stock).map(({ length, count }) => ({ length, count, price: 0 })),
+  ...catalogue.flatMap(({ stockOf, length, price }) =>
+    stockOf === stock && length !== undefined ? [{ length, price }] : [],
+  ),
+]
 
 /** What is cut from one kind of stick, for the cut list. */
 export function piecesOf(lines: readonly BillLine[]): Record<string, { length: number; count: number }[]> {

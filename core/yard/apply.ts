@@ -1,7 +1,7 @@
 import { InputError } from '../errors'
-import { rowAfter, type YardChange } from './change'
+import { isCell, rowAfter, type YardChange } from './change'
 import { rowProblems } from './check'
-import type { YardRow, YardTable } from './column'
+import { valueAt, type YardRow, type YardTable } from './column'
 import type { OwnRows, YardRows } from './rows'
 
 /** A change that found something else than whoever made it saw: theirs stands, ours waits beside it. */
@@ -59,4 +59,9 @@ function requireFits(table: YardTable, row: YardRow | null, { key, isThere }: { 
   if (table.isSingle && !isThere) throw new InputError(`${table.key}.${key}`, 'another row', 'its one row')
   const [problem] = rowProblems(table, row)
   if (problem) throw new InputError(`${table.key}.${key}.${problem.key}`, problem.value, problem.range)
+}
+
+/** A change that stood aside, made on what is there now. */
+export function onWhatIsThere({ mine }: YardConflict, now: YardRow | undefined): YardChange {
+  return isCell(mine) ? { ...mine, was: (now && valueAt(now, mine.path)) ?? null } : { ...mine, was: now ?? null }
 }

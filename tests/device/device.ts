@@ -43,7 +43,7 @@ export function newDevice(server: FakeServer, name = `device-${process.pid}-${++
     queue,
     tray,
     async open(id: string): Promise<JobSession> {
-      const session = openSession(id, { storage, queue, edits, api: server.api, tables })
+      const session = openSession(id, { storage, queue, edits, api: server.api, tables: () => tables })
       sessions.push(session)
       await session.opened
       return session

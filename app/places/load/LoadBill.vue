@@ -5,6 +5,7 @@ import { useCost } from './useCost'
 
 /** Every line of the bill: how much by measure, how many packs, what it comes to; tax by its rate; deposits apart. */
 const cost = useCost()
+const settings = computed(() => cost.settings.value)
 const total = computed(() => cost.bill.value.total)
 const merged = computed(() => new Map(cost.bill.value.merged.map((line) => [line.key, line])))
 const figure = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(value < 10 ? 2 : 1))
@@ -38,7 +39,9 @@ const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 
     <p class="figure">
       {{ cost.words(total.gross) }}<small>with tax, {{ visits }}</small>
     </p>
-    <p class="soft">The prices are invented: the yard puts its own in their place.</p>
+    <p v-if="cost.isShipped.value" class="soft">
+      The prices are invented: put your own in their place in <NuxtLink to="/yard">the yard</NuxtLink>.
+    </p>
     <v-table density="compact" class="bill">
       <thead>
         <tr>
@@ -80,8 +83,8 @@ const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 
         one to spare; what this ground was learnt to take stands in the place of the spares once it is known.
       </p>
       <p>
-        {{ cost.settings.waste }} in 100 for what is cut or poured, {{ cost.settings.overhead }} overhead,
-        {{ cost.settings.markUp }} mark-up, in each line, rounded once.
+        {{ settings.waste }} in 100 for what is cut or poured, {{ settings.overhead }} overhead,
+        {{ settings.markUp }} mark-up, in each line, rounded once.
       </p>
     </FoldOut>
   </div>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { vehicles } from '~~/data/vehicles'
 import { byPlace } from './model/loadingList'
 import { useCost } from './useCost'
 
@@ -10,7 +9,9 @@ const { preferences } = cost
 const shelves = computed(() => byPlace(cost.loading.value.lines))
 const missing = computed(() => cost.loading.value.lines.filter(({ key }) => !cost.ticked.value.has(key)).length)
 const toggleVan = (key: string, is: boolean) => {
-  const next = vehicles.map((each) => each.key).filter((each) => (each === key ? is : cost.vans.value.includes(each)))
+  const next = cost.vehicles.value
+    .map((each) => each.key)
+    .filter((each) => (each === key ? is : cost.vans.value.includes(each)))
   if (next.length > 0) cost.vans.value = next
 }
 </script>
@@ -22,7 +23,7 @@ const toggleVan = (key: string, is: boolean) => {
     </p>
     <div class="vans">
       <v-checkbox
-        v-for="each in vehicles"
+        v-for="each in cost.vehicles.value"
         :key="each.key"
         :label="`${each.name}, ${preferences.measures.mass(each.payload)}`"
         hide-details

@@ -1,10 +1,12 @@
 import { computed, ref } from 'vue'
 import type { useJobSession } from '~/job/openJob'
 import { timeNow } from '~/sync/clock'
+import { yard } from '~/sync/device'
 import { sharedByJob } from '~/job/sharedByJob'
 import type { JobView } from '~/job/jobView'
 import { usePreferencesStore } from '~/session/preferences'
-import { billOf, type BillLine } from '~~/core/cost/bill'
+import { useYard } from '~/yard/useYard'
+import { jobBills, postBill, type PostBill } from '~~/core/cost/jobBills'
 import { turned, type CostKnob } from '~~/core/cost/knobs'
 import { lineBill, piecesOf } from '~~/core/cost/lineBill'
 import { optionCost } from '~~/core/cost/option'
@@ -12,15 +14,10 @@ import { loadVans, type Vehicle } from '~~/core/cost/vehicle'
 import { isTemporary, leansEvery, massHome, plumbSurvival, TEMPORARY_YEARS, usualVisits } from '~~/core/cost/stands'
 import { costPerPlumbYear, cumulatedCost, USUAL_YEARS } from '~~/core/cost/years'
 import { dayOf } from '~~/core/day/question'
-import { dayPosts } from '~~/core/day/posts'
-import { meansOf } from '~~/core/day/setup'
 import { moneyWords, type Minor } from '~~/core/money/money'
 import { methodDetail } from '~~/core/plan/detail'
 import type { MethodPlan } from '~~/core/plan/types'
 import { row } from '~~/core/tables/tables'
-import { catalogue as shipped, costSettings } from '~~/data/catalogue'
-import { currencies } from '~~/data/currencies'
-import { vehicles } from '~~/data/vehicles'
 import { loadingList } from './model/loadingList'
 import { useCuts } from './useCuts'
 
@@ -28,37 +25,17 @@ type Session = ReturnType<typeof useJobSession>
 
 function createCost(session: Session, view: JobView) {
   const preferences = usePreferencesStore()
-  const catalogue = computed(() => shipped)
-  const settings = costSettings
-  const currency = currencies.find(({ code }) => code === settings.currency)!
+  const { catalogue, offcuts, vehicles, reckoning: settings, currency } = useYard()
   const words = (amount: Minor | number) =>
-    moneyWords(typeof amount === 'number' ? Math.round(amount) : amount, currency)
+    moneyWords(typeof amount === 'number' ? Math.round(amount) : amount, currency.value)
 
-  const means = computed(() => meansOf(session.job?.day ?? {}))
-  const bills = computed<{ method: MethodPlan; lines: BillLine[] }[]>(() => {
+  const bills = computed<PostBill[]>(() => {
     const [job, resolved, plan] = [view.job.value, view.resolved.value, view.plan.value]
-    if (!job || !resolved || !plan) return []
-    const posts = resolved.lines.flatMap((line) =>
-      line.posts.map((post) => ({ address: `${line.id}/${post.id}`, post })),
-    )
-    return dayPosts({ prefix: '', job, resolved, plan }, view.tables.value).flatMap((each) => {
-      const method = plan.posts
-        .find((of) => `${of.line}/${of.post}` === each.address)
-        ?.methods.find((of) => of.method === each.method)
-      const section = posts.find(({ address }) => address === each.address)?.post.section
-      return method
-        ? [
-            {
-              method,
-              lines: billOf(method, each, { ...means.value, ...(section ? { section } : {}) }, view.tables.value),
-            },
-          ]
-        : []
-    })
+    return job && resolved && plan ? jobBills({ job, resolved, plan }, view.tables.value) : []
   })
   const lines = computed(() => bills.value.flatMap((each) => each.lines))
   const pieces = computed(() => piecesOf(lines.value))
-  const cutting = useCuts(pieces, catalogue)
+  const cutting = useCuts(pieces, catalogue, offcuts)
 
   const visits = computed(() => {
     const planned = session.job?.day?.planned?.tasks ?? []
@@ -74,12 +51,22 @@ function createCost(session: Session, view: JobView) {
     lineBill(
       lines.value,
       { visits: visits.value, hires: hires.value },
-      { catalogue: catalogue.value, settings, currency, cuts: cutting.cuts.value },
+      {
+        catalogue: catalogue.value,
+        settings: settings.value,
+        currency: currency.value,
+        cuts: cutting.cuts.value,
+        offcuts: offcuts.value,
+      },
     ),
   )
   const loading = computed(() => loadingList(bill.value, bills.value, view.tables.value))
-  const vans = ref<string[]>([vehicles[0]!.key])
-  const chosenVans = computed<Vehicle[]>(() => vehicles.filter(({ key }) => vans.value.includes(key)))
+  const wantedVans = ref<string[]>()
+  const vans = computed({
+    get: () => wantedVans.value ?? vehicles.value.slice(0, 1).map(({ key }) => key),
+    set: (keys) => (wantedVans.value = keys),
+  })
+  const chosenVans = computed<Vehicle[]>(() => vehicles.value.filter(({ key }) => vans.value.includes(key)))
   const home = computed(() => massHome(lines.value))
   const load = computed(() => loadVans(loading.value.cargo, chosenVans.value, home.value))
 
@@ -106,14 +93,14 @@ function createCost(session: Session, view: JobView) {
           steps,
           ...(method.concrete ? { concrete: method.concrete } : {}),
         }
-        const own = billOf(method, dayPost, { ...means.value, section: post.section }, view.tables.value)
-        const cost = optionCost(own, catalogue.value, settings, currency)
+        const own = postBill(dayPost, method, { job, resolved }, view.tables.value).lines
+        const cost = optionCost(own, catalogue.value, settings.value, currency.value)
         const survival = plumbSurvival(method, years.value)
         const net = Number(cost.net)
         /** A plumb year with one working value turned up or down. */
         const perYearWith = (key: CostKnob, factor: number) =>
           costPerPlumbYear(
-            Number(optionCost(own, turned(catalogue.value, key, factor), settings, currency).net),
+            Number(optionCost(own, turned(catalogue.value, key, factor), settings.value, currency.value).net),
             plumbSurvival(method, years.value, key === 'stands' ? factor : 1),
           )
         return {
@@ -140,6 +127,8 @@ function createCost(session: Session, view: JobView) {
     preferences,
     currency,
     settings,
+    /** Nobody has put prices of this workshop in the place of the shipped ones. */
+    isShipped: computed(() => Object.keys(yard.own.value.catalogue ?? {}).length === 0),
     words,
     bills,
     bill,
@@ -148,6 +137,7 @@ function createCost(session: Session, view: JobView) {
     loading,
     load,
     vans,
+    vehicles,
     years,
     options,
     tick,

@@ -2,6 +2,7 @@ import { wrap } from 'comlink'
 import { onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue'
 import type { CatalogueRow } from '~~/core/cost/catalogue'
 import type { Cutting } from '~~/core/cost/cutting'
+import { stockOfKind, type Offcut } from '~~/core/cost/lineBill'
 import type { CutPiece } from '~~/core/setout/cutList'
 import type { CutWork } from './cutWorker'
 
@@ -9,6 +10,7 @@ import type { CutWork } from './cutWorker'
 export function useCuts(
   wanted: Ref<Readonly<Record<string, readonly CutPiece[]>>>,
   catalogue: Ref<readonly CatalogueRow[]>,
+  offcuts: Ref<readonly Offcut[]>,
 ) {
   const cuts = shallowRef<Readonly<Record<string, Cutting>>>({})
   const failure = ref('')
@@ -36,9 +38,7 @@ export function useCuts(
     const found: Record<string, Cutting> = {}
     try {
       for (const [stock, pieces] of kinds) {
-        const sold = catalogue.value.flatMap(({ stockOf, length, price }) =>
-          stockOf === stock && length !== undefined ? [{ length, price }] : [],
-        )
+        const sold = stockOfKind(stock, catalogue.value, offcuts.value)
         // What no stick is sold for has no price: that is said beside the bill.
         if (sold.length > 0) found[stock] = await work.cut([...pieces], sold)
       }
@@ -50,7 +50,7 @@ export function useCuts(
     }
   }
   const key = () => JSON.stringify(wanted.value)
-  watch([key, catalogue], () => void cutAll(), { immediate: true })
+  watch([key, catalogue, offcuts], () => void cutAll(), { immediate: true })
   onScopeDispose(stop)
   return { cuts, isBusy, failure }
 }

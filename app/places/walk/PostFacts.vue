@@ -9,7 +9,6 @@ import SmallPicture from '~/picture/SmallPicture.vue'
 import type { InputError } from '~~/core/errors'
 import type { Command } from '~~/core/edit/commands'
 import type { Footing, FootingKind } from '~~/core/document/job'
-import { tables } from '~~/data/tables'
 import { smallPicture } from '~/picture/model/smallPictures'
 import { DUTY_ITEMS, FOOTING_ITEMS, MATERIAL_ITEMS } from '~/job/words'
 
@@ -25,9 +24,10 @@ function set(key: PostKey, value: unknown): Promise<InputError | undefined> {
 
 const besides = computed(() => post.value.duties.filter((duty) => duty !== post.value.duty))
 
-const SOILS = tables.soils.map((soil) => ({ value: soil.key, words: soil.name.toLowerCase() }))
+const soils = computed(() => view.tables.value.soils)
+const soilTiles = computed(() => soils.value.map(({ key, name }) => ({ value: key, words: name.toLowerCase() })))
 const fieldTest = computed(() => {
-  const soil = tables.soils.find(({ key }) => key === post.value.soil)
+  const soil = soils.value.find(({ key }) => key === post.value.soil)
   return soil ? `${soil.name}: ${soil.fieldTest}.` : ''
 })
 const footing = computed<Footing>(() => post.value.footing ?? { kind: 'unknown' })
@@ -90,7 +90,7 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
       v-slot="{ value }"
       data-fact="soil"
       question="The soil: push a thumb or a bar into the side of the hole"
-      :answers="SOILS"
+      :answers="soilTiles"
       :value="post.soil"
       @answer="$event && set('soil', $event)"
     >

@@ -19,13 +19,14 @@ export interface LoadingLine {
 }
 
 const TOOLS = 'tools and gear'
+const RACK = 'timber rack'
 
 /**
  * Everything to be loaded, by the place in the yard where it is kept: what is bought in whole packs, sticks, hired
  * tools, and the gear that the methods want.
  */
 export function loadingList(
-  { merged, sticks }: LineBill,
+  { merged, sticks, offcuts }: LineBill,
   bills: readonly { method: MethodPlan }[],
   tables: Tables,
 ): { lines: LoadingLine[]; cargo: Cargo[] } {
@@ -51,8 +52,13 @@ export function loadingList(
     ...lineOf(of.key, of.name, count, of.mass ?? 0, of.kept ?? ''),
     length: of.length!,
   }))
+  const left = offcuts.map(({ offcut, count }) => {
+    const metre = sticks.find(({ row: of }) => of.stockOf === offcut.stockOf)?.row
+    const mass = metre?.length ? ((metre.mass ?? 0) / metre.length) * offcut.length : 0
+    return { ...lineOf(offcut.key, `offcut: ${offcut.name}`, count, mass, offcut.kept ?? RACK), length: offcut.length }
+  })
   const gear = [...new Set(bills.flatMap(({ method }) => row(tables.parts.methods, method.method).bring))]
-  const all = [...bought, ...wood]
+  const all = [...bought, ...wood, ...left]
   return {
     lines: [
       ...all.map(({ piece: _piece, ...line }) => line),

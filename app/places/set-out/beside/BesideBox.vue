@@ -5,7 +5,6 @@ import { useSetOut } from '~/job/useSetOut'
 import MeasureFields from '../MeasureFields.vue'
 import { boxAt } from '~~/core/plan/setOut/beside'
 import { row } from '~~/core/tables/tables'
-import { tables } from '~~/data/tables'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** A box by the road: from the kerb to the hole, and up to its plate, by what whoever delivers asks for. */
@@ -16,9 +15,10 @@ const given = computed(() => view.post.value?.roadside ?? {})
 const found = computed(() => view.post.value && boxAt(view.post.value))
 const put = (change: object) => setIn('roadside', change)
 /** Of the local rules in force; of the first where none were chosen. */
+const localRules = computed(() => view.tables.value.localRules)
 const rule = computed(() => {
   const { rules } = view.site.value ?? {}
-  return (rules === undefined ? tables.localRules[0]! : row(tables.localRules, rules)).roadside
+  return (rules === undefined ? localRules.value[0]! : row(localRules.value, rules)).roadside
 })
 const band = ([least, most]: readonly [number, number]) => `${preferences.show(least)} to ${preferences.show(most)}`
 const wrong = computed(() => {

@@ -1,0 +1,66 @@
+import type { Job } from '../document/job'
+import { dayPosts } from '../day/posts'
+import { meansOf } from '../day/setup'
+import type { DayPost } from '../day/tasks'
+import type { MethodPlan, Plan } from '../plan/types'
+import type { ResolvedJob } from '../resolve/resolve'
+import type { Tables } from '../tables/tables'
+import { billOf, type BillLine } from './bill'
+
+/** What the repair of one post takes. */
+export interface PostBill {
+  /** Line and post, as `B/B4`. */
+  address: string
+  method: MethodPlan
+  lines: BillLine[]
+}
+
+/** A job with all that follows from it. */
+export interface PlannedJob {
+  job: Job
+  resolved: ResolvedJob
+  plan: Plan
+}
+
+/** Bills of the posts whose repair was chosen, in walking order. */
+export function jobBills({ job, resolved, plan }: PlannedJob, tables: Tables): PostBill[] {
+  return dayPosts({ prefix: '', job, resolved, plan }, tables).flatMap((each): PostBill[] => {
+    const method = plan.posts
+      .find((of) => `${of.line}/${of.post}` === each.address)
+      ?.methods.find((of) => of.method === each.method)
+    return method ? [postBill(each, method, { job, resolved }, tables)] : []
+  })
+}
+
+/** The bill of one way to mend one post, chosen or not. */
+export function postBill(
+  post: DayPost,
+  method: MethodPlan,
+  { job, resolved }: Pick<PlannedJob, 'job' | 'resolved'>,
+  tables: Tables,
+): PostBill {
+  const { section } = resolved.lines
+    .flatMap((line) => line.posts.map((each) => ({ address: `${line.id}/${each.id}`, section: each.section })))
+    .find(({ address }) => address === post.address)!
+  return {
+    address: post.address,
+    method,
+    lines: billOf(method, post, { ...meansOf(job.day ?? {}), ...(section ? { section } : {}) }, tables),
+  }
+}
+
+/**
+ * The job with other repairs chosen; the holes of each method are kept apart.
+ *
+ * @param methods by line and post, as `B/B4`; the others stay as they were chosen
+ */
+export const withMethods = (job: Job, methods: Readonly<Record<string, string>>): Job => ({
+  ...job,
+  lines: job.lines.map((line) => ({
+    ...line,
+    posts: line.posts.map((post) => {
+      const method = methods[`${line.id}/${post.id}`]
+      return method === undefined ? post : { ...post, repair: { ...post.repair, method } }
+    }),
+  })),
+})
