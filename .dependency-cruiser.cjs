@@ -20,7 +20,7 @@ const CORE = [
   ['plan'],
   ['items', 'calc', 'choose', 'pour', 'day'],
   ['storm', 'cost'],
-  ['yard'],
+  ['yard', 'offer'],
 ]
 const above = CORE.slice(0, -1).map((level, i) => ({
   name: `core-${level.join('-')}-below`,

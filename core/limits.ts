@@ -38,6 +38,8 @@ export const LIMITS = {
   loaded: 500,
   /** Of the yard, in one go: a list that was brought. */
   yardChanges: 5_000,
+  /** Of one option of an offer. */
+  offerLines: 1_000,
 } as const
 
 /** Largest files, bytes. */
@@ -59,6 +61,8 @@ export const LONGEST = {
   name: 200,
   person: 100,
   note: 500,
+  /** Of a drawing, as text. */
+  drawing: 48_000,
   judgement: 1_000,
   /** Readings of a line of posts, one after the other; and one of them with its gate. */
   tape: 40_000,

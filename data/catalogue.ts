@@ -84,6 +84,29 @@ const made = MADE.flatMap(([kind, group, kept, of]) =>
   })),
 )
 
+/** A day of it, half of one, a weekend; and what is left as a deposit. */
+const HIRED = [
+  ['mixer', [4_200, 2_600, 6_300], 10_000],
+  ['breaker', [5_600, 3_500, 8_400], 15_000],
+  ['auger', [6_900, 4_300, 10_300], 15_000],
+] as const
+const SPANS = [
+  ['', 'day', 'a day'],
+  ['/half-day', 'half-day', 'half a day'],
+  ['/weekend', 'weekend', 'a weekend'],
+] as const
+const hired = (tool: string, prices: readonly number[], deposit: number): CatalogueRow[] =>
+  SPANS.map(([more, unit, says], i) => ({
+    key: `hire/${tool}${more}`,
+    name: `${tool}, ${says}`,
+    group: 'hire',
+    unit,
+    pack: 1,
+    price: prices[i]!,
+    tax: 'standard',
+    deposit,
+  }))
+
 const services: CatalogueRow[] = [
   { key: 'labour/general', name: 'work at the fence', group: 'labour', unit: 'h', pack: 1, price: 3_800, tax: 'standard' },
   { key: 'labour/dig', name: 'digging and breaking out', group: 'labour', unit: 'h', pack: 1, price: 3_800, tax: 'standard' },
@@ -91,9 +114,7 @@ const services: CatalogueRow[] = [
   { key: 'labour/saw', name: 'carpentry', group: 'labour', unit: 'h', pack: 1, price: 4_400, tax: 'standard' },
   { key: 'travel/km', name: 'travel', group: 'travel', unit: 'km', pack: 1, price: 55, tax: 'standard' },
   { key: 'travel/call-out', name: 'call-out', group: 'travel', unit: 'visit', pack: 1, price: 3_500, tax: 'standard' },
-  { key: 'hire/mixer', name: 'mixer, a day', group: 'hire', unit: 'day', pack: 1, price: 4_200, tax: 'standard', deposit: 10_000 },
-  { key: 'hire/breaker', name: 'breaker, a day', group: 'hire', unit: 'day', pack: 1, price: 5_600, tax: 'standard', deposit: 15_000 },
-  { key: 'hire/auger', name: 'auger, a day', group: 'hire', unit: 'day', pack: 1, price: 6_900, tax: 'standard', deposit: 15_000 },
+  ...HIRED.flatMap(([key, prices, deposit]) => hired(key, prices, deposit)),
   { key: 'disposal/spoil', name: 'spoil taken away', group: 'disposal', unit: 'kg', pack: 1, price: 6, tax: 'standard' },
   { key: 'disposal/concrete', name: 'old concrete taken away', group: 'disposal', unit: 'kg', pack: 1, price: 9, tax: 'standard' },
 ]

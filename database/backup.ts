@@ -13,7 +13,18 @@ import { migrationSource } from './migrations/source'
 const FORMAT = 'vindex-backup'
 const VERSION = 1
 /** Parents before their children. */
-const TABLES = ['job', 'job_history', 'photograph', 'setting', 'yard', 'yard_row', 'yard_history'] as const
+const TABLES = [
+  'job',
+  'job_history',
+  'photograph',
+  'setting',
+  'yard',
+  'yard_row',
+  'yard_history',
+  'offer',
+  'offer_link',
+  'offer_answer',
+] as const
 type TableName = (typeof TABLES)[number]
 
 interface Header {

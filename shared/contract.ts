@@ -1,6 +1,8 @@
 import type { Job } from '../core/document/job'
 import type { JobSummary } from '../core/document/summary'
 import type { Command } from '../core/edit/commands'
+import type { OfferAnswer, OfferState } from '../core/offer/answer'
+import type { Offer } from '../core/offer/offer'
 import type { StormPost } from '../core/storm/watch'
 import type { YardConflict } from '../core/yard/apply'
 import type { YardChange } from '../core/yard/change'
@@ -123,4 +125,22 @@ export interface YardHistoryPage {
   entries: YardHistoryEntry[]
   /** Version before which the next page begins; absent on the last. */
   next?: number
+}
+
+/** An offer as it is kept: what it says, its page's SHA-256, and what became of it. */
+export interface KeptOffer {
+  offer: Offer
+  checksum: string
+  state: OfferState
+  answer?: OfferAnswer
+}
+export interface OfferList {
+  offers: KeptOffer[]
+}
+/** What a customer's link shows. */
+export type OfferPage = KeptOffer
+export interface OfferLink {
+  offer: string
+  token: string
+  expiresAt: string
 }

@@ -4,6 +4,7 @@ import { saveFile } from '~/exchange/files'
 import { usePreferencesStore } from '~/session/preferences'
 import { storage, tray } from '~/sync/device'
 import { EDITS } from '~/sync/edits'
+import { OFFERS } from '~/sync/offers'
 import { YARD } from '~/sync/yard'
 import type { Refused } from '~/sync/storage'
 import type { VersionedBatch } from '~~/core/edit/batch'
@@ -25,6 +26,7 @@ const nameOf = ({ kind, topic }: Refused) =>
   kind === YARD ? 'The yard' : (names.value.get(topic) ?? 'A job that this device has not opened')
 function says({ kind, body }: Refused): string {
   if (kind === YARD) return 'a change of its tables'
+  if (kind === OFFERS) return 'draft' in (body as object) ? 'An offer' : 'an answer to an offer'
   if (kind !== EDITS) return 'A photograph'
   const { commands } = body as VersionedBatch
   const said = commands.slice(0, 3).map((command) => `${subjectWords(command)}: ${commandWords(command, words)}`)

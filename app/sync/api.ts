@@ -4,7 +4,11 @@ import type {
   AppliedAnswer,
   CreatedJob,
   JobAnswer,
+  KeptOffer,
   ListPage,
+  OfferLink,
+  OfferList,
+  OfferPage,
   PictureAnswer,
   Problem,
   StormAnswer,
@@ -14,6 +18,8 @@ import type {
 } from '~~/shared/contract'
 import type { Forecast } from '~~/core/weather/forecast'
 import type { Mood } from '~~/core/weather/simulated'
+import type { OfferAnswer } from '~~/core/offer/answer'
+import type { OfferDraft } from '~~/core/offer/offer'
 import type { YardBatch } from '~~/core/yard/change'
 import { checksumOf } from './checksum'
 import { hearServer } from './clock'
@@ -103,6 +109,12 @@ const picturePath = (id: string, picture: string) => `${jobPath(id)}/photographs
 /** Where the server shows a picture from. */
 export const pictureAddress = (id: string, picture: string): string => `/api${picturePath(id, picture)}`
 
+const offerPath = (job: string, offer: string) => `${jobPath(job)}/offers/${encodeURIComponent(offer)}`
+const isOffer = (id: string) => (said: KeptOffer) => said.offer?.id === id && typeof said.checksum === 'string'
+/** Where the server shows the page of an offer from. */
+export const offerAddress = (job: string, offer: string): string => `/api${offerPath(job, offer)}/pdf`
+export const linkedOfferAddress = (token: string): string => `/api/offers/${encodeURIComponent(token)}/pdf`
+
 /** A forecast that lets itself be waited for longer is none: the last one goes on counting, ms. */
 const PATIENCE = 5_000
 
@@ -140,6 +152,23 @@ export const api = {
   yardHistory: (before?: number) =>
     ask<YardHistoryPage>(`/yard/history${before === undefined ? '' : `?before=${before}`}`, ({ entries }) =>
       Array.isArray(entries),
+    ),
+  listOffers: (job: string) => ask<OfferList>(`${jobPath(job)}/offers`, ({ offers }) => Array.isArray(offers)),
+  keepOffer: (job: string, draft: OfferDraft) =>
+    ask<KeptOffer>(`${jobPath(job)}/offers`, isOffer(draft.id), post(JSON.stringify(draft))),
+  linkOffer: (job: string, offer: string) =>
+    ask<OfferLink>(`${offerPath(job, offer)}/link`, (said) => said.offer === offer && typeof said.token === 'string', {
+      ...READ,
+      method: 'POST',
+    }),
+  answerOffer: (job: string, offer: string, answer: OfferAnswer) =>
+    ask<KeptOffer>(`${offerPath(job, offer)}/answer`, isOffer(offer), post(JSON.stringify(answer))),
+  readByLink: (token: string) => ask<OfferPage>(`/offers/${encodeURIComponent(token)}`, ({ offer }) => Boolean(offer)),
+  answerByLink: (token: string, answer: OfferAnswer) =>
+    ask<OfferPage>(
+      `/offers/${encodeURIComponent(token)}/answer`,
+      ({ offer }) => Boolean(offer),
+      post(JSON.stringify(answer)),
     ),
   importJob: (text: string, key: string) => ask<CreatedJob>('/jobs/import', isMade, post(text, key)),
   sendEdits: (id: string, batch: VersionedBatch) =>

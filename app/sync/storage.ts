@@ -4,6 +4,8 @@ import type { Job } from '~~/core/document/job'
 import type { VersionedBatch } from '~~/core/edit/batch'
 import type { Command } from '~~/core/edit/commands'
 import type { Conflict } from '~~/core/edit/rebase'
+import type { OfferDraft } from '~~/core/offer/offer'
+import type { KeptOffer } from '~~/shared/contract'
 import type { Forecast } from '~~/core/weather/forecast'
 import type { YardConflict } from '~~/core/yard/apply'
 import type { YardChange } from '~~/core/yard/change'
@@ -72,6 +74,13 @@ export interface KeptYard {
   again: YardChange[][]
 }
 
+/** An offer as this device knows it; without a checksum it waits to be kept by the server. */
+export interface DeviceOffer extends Partial<Omit<KeptOffer, 'offer'>> {
+  id: string
+  jobId: string
+  offer: OfferDraft & { number?: number }
+}
+
 export interface KeptPicture {
   id: string
   jobId: string
@@ -88,6 +97,7 @@ class DeviceDatabase extends Dexie {
   pictures!: Table<KeptPicture, string>
   forecasts!: Table<KeptForecast, string>
   yards!: Table<KeptYard, string>
+  offers!: Table<DeviceOffer, string>
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options)
@@ -113,11 +123,11 @@ class DeviceDatabase extends Dexie {
         }),
     )
     this.version(5).stores({ forecasts: 'place' })
-    this.version(6).stores({ yards: 'id' })
+    this.version(6).stores({ yards: 'id', offers: 'id, jobId' })
   }
 }
 
-const TABLES = ['jobs', 'outbox', 'tray', 'conflicts', 'wayBack', 'pictures', 'forecasts', 'yards'] as const
+const TABLES = ['jobs', 'outbox', 'tray', 'conflicts', 'wayBack', 'pictures', 'forecasts', 'yards', 'offers'] as const
 type TableName = (typeof TABLES)[number]
 
 /**
@@ -155,6 +165,9 @@ export class DeviceStorage {
   }
   get forecasts() {
     return this.#database.forecasts
+  }
+  get offers() {
+    return this.#database.offers
   }
   get yards() {
     return this.#database.yards

@@ -15,6 +15,7 @@ export type TabMessage =
   | { what: 'news'; jobId: string; news: unknown }
   | { what: 'tray' }
   | { what: 'yard' }
+  | { what: 'offers'; jobId: string }
 
 /** @param name of the storage that they share */
 export function createTabs(name: string): Tabs {

@@ -49,6 +49,17 @@ export function postBill(
   }
 }
 
+/** What the plan proposes for posts that ask for a repair and have none chosen, by line and post. */
+export const proposedMethods = ({ job, plan }: Pick<PlannedJob, 'job' | 'plan'>): Record<string, string> =>
+  Object.fromEntries(
+    plan.posts.flatMap(({ line, post, diagnosis, recommended, methods }) => {
+      const chosen = job.lines.find(({ id }) => id === line)?.posts.find(({ id }) => id === post)?.repair?.method
+      const asks = diagnosis.state === 'failed' || diagnosis.state === 'unsettled'
+      const way = methods.find(({ method, allowed }) => method === recommended?.method && allowed)
+      return chosen === undefined && asks && way ? [[`${line}/${post}`, way.method] as const] : []
+    }),
+  )
+
 /**
  * The job with other repairs chosen; the holes of each method are kept apart.
  *

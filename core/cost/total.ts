@@ -25,6 +25,10 @@ export interface Total {
 
 const WASTED: readonly CatalogueRow['group'][] = ['mix', 'stone', 'timber', 'post', 'preservative']
 
+/** What stands on a line beside its price: waste where it is cut or poured, overhead and mark-up. */
+export const factorOf = (group: CatalogueRow['group'], { markUp, waste, overhead }: CostSettings): Exact =>
+  (WASTED.includes(group) ? ofHundred(waste) : exact(1)).mul(ofHundred(overhead)).mul(ofHundred(markUp))
+
 /**
  * A line's amount: quantity × price of a pack ÷ its units, with waste where it is cut or poured, overhead and mark-up,
  * rounded once.
@@ -32,9 +36,7 @@ const WASTED: readonly CatalogueRow['group'][] = ['mix', 'stone', 'timber', 'pos
  * @example 3.6 bags at 6.40, mark-up 20 %: 27.648, so 27.65
  */
 export function chargedLine(quantity: Exact, row: CatalogueRow, settings: CostSettings): ChargedLine {
-  const { markUp, waste, overhead } = settings
-  const wasted = WASTED.includes(row.group) ? ofHundred(waste) : exact(1)
-  const amount = quantity.mul(row.price).div(row.pack).mul(wasted).mul(ofHundred(overhead)).mul(ofHundred(markUp))
+  const amount = quantity.mul(row.price).div(row.pack).mul(factorOf(row.group, settings))
   return { key: row.key, name: row.name, row, quantity, amount: roundedOnce(amount) }
 }
 

@@ -4,6 +4,7 @@ import * as photographs from './0002_photographs'
 import * as bounded from './0003_bounded'
 import * as place from './0004_place'
 import * as yard from './0005_yard'
+import * as offers from './0006_offers'
 
 /* Imported one by one: a built server has no folder of migrations to look into. */
 const migrations: Record<string, Knex.Migration> = {
@@ -12,6 +13,7 @@ const migrations: Record<string, Knex.Migration> = {
   '0003_bounded': bounded,
   '0004_place': place,
   '0005_yard': yard,
+  '0006_offers': offers,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -67,6 +67,18 @@ export function jobIdentity(event: H3Event): string {
 }
 const JOB_IDENTITY = /^[\w-]{1,36}$/
 
+/**
+ * What stands in a customer's link.
+ *
+ * @throws NotFound for what cannot be one
+ */
+export function linkToken(event: H3Event): string {
+  const token = getRouterParam(event, 'token')
+  if (token === undefined || !TOKEN.test(token)) throw new NotFound('offer', (token ?? '').slice(0, 4))
+  return token
+}
+const TOKEN = /^[\w-]{22}$/
+
 /** @throws InputError when it could not have come from a device */
 export function pictureIdentity(id: string | undefined): string {
   if (id === undefined || !IDENTITY.test(id)) throw new InputError('photograph', id, IDENTITY_SAYS)

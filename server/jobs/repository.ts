@@ -206,7 +206,7 @@ export async function setDeleted(database: Knex, id: string, at: Date | null): P
   return (await query.update({ deleted_at: at })) > 0
 }
 
-/** Takes away for good what was deleted before. */
+/** Takes away for good what was deleted before; what somebody was offered is kept. */
 export async function forgetDeleted(database: Knex, before: Date): Promise<number> {
-  return database('job').where('deleted_at', '<', before).delete()
+  return database('job').where('deleted_at', '<', before).whereNotIn('id', database('offer').select('job_id')).delete()
 }

@@ -2,7 +2,13 @@
 declare module 'pdfkit' {
   import type { Readable } from 'node:stream'
   export default class PDFDocument extends Readable {
-    constructor(options: { size: [number, number]; margin: number; info: { Title: string } })
+    constructor(options: {
+      size: [number, number]
+      margin: number
+      autoFirstPage: boolean
+      info: { Title: string; CreationDate?: Date }
+    })
+    addPage(): void
     end(): void
   }
 }

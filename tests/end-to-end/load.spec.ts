@@ -43,7 +43,7 @@ test('what is loaded is ticked shelf by shelf, and stays so; what it costs is sa
   expect(amounts[before + 1]).toBe(Math.round(amounts[before]! * 0.2))
   await expectUsable(page, 'the bill')
 
-  await page.getByRole('tab', { name: 'This post' }).click()
+  await page.getByRole('tab', { name: 'Post', exact: true }).click()
   await expect(page.getByRole('status').filter({ hasText: /Propped/ })).toBeVisible()
   await expect(page.getByRole('img', { name: /New post, concrete: €/ })).toBeVisible()
   await page.getByRole('button', { name: 'What these figures hang on' }).click()

@@ -9,6 +9,9 @@ import { seedDemo } from '../../server/demo/service'
 import { applyBatch, importJob, listJobs, readHistory, readStoredJob } from '../../server/jobs/service'
 import { readPhotograph, storePhotograph } from '../../server/photographs/service'
 import { sidewaysPhotograph } from '../support/pictures'
+import { answerOffer, keepOffer, makeLink, readOffers, readPdfByLink } from '../../server/offers/service'
+import { changeYard, readYard } from '../../server/yard/service'
+import { someOffer } from '../support/someOffer'
 import { ownDatabase } from './ownDatabase'
 
 const { database } = ownDatabase('backup')
@@ -26,7 +29,16 @@ describe('a backup', () => {
     })
     await storePhotograph(database(), id, 'picture-1', await sidewaysPhotograph())
     await seedDemo(database())
+    const price = { table: 'catalogue', key: 'mix/cement', path: 'price', was: 680, value: 700 }
+    await changeYard(database(), { id: 'change-00001', changes: [price] })
+    const { offer, checksum } = await keepOffer(database(), id, someOffer())
+    const no = { isAccepted: false, name: 'Rowan', checksum, way: 'device', at: '2026-11-24T12:00:00Z' } as const
+    await answerOffer(database(), id, offer.id, no)
+    const { token } = await makeLink(database(), id, offer.id)
     const all = async () => ({
+      yard: await readYard(database()),
+      offers: await readOffers(database(), id),
+      page: await readPdfByLink(database(), token),
       job: await readStoredJob(database(), id),
       history: await readHistory(database(), id),
       picture: await readPhotograph(database(), id, 'picture-1'),
@@ -34,7 +46,18 @@ describe('a backup', () => {
     })
     const before = await all()
     const counts = await backup(database(), file)
-    expect(counts).toEqual({ job: demoJobs().length + 1, job_history: 1, photograph: 1, setting: 1 })
+    expect(counts).toEqual({
+      job: demoJobs().length + 1,
+      job_history: 1,
+      photograph: 1,
+      setting: 1,
+      yard: 1,
+      yard_row: 1,
+      yard_history: 1,
+      offer: 1,
+      offer_link: 1,
+      offer_answer: 1,
+    })
 
     await applyBatch(database(), id, {
       id: 'edit-00002',
@@ -43,6 +66,7 @@ describe('a backup', () => {
     })
     await importJob(database(), demoJobs()[0])
     await database()('photograph').delete()
+    await changeYard(database(), { id: 'change-00002', changes: [{ ...price, was: 700, value: 1 }] })
     expect(await restore(database(), file)).toEqual(counts)
     expect(await all()).toEqual(before)
     // The demo jobs do not come a second time, nor does a job that is asked for again.

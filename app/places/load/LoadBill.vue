@@ -39,6 +39,9 @@ const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 
     <p class="figure">
       {{ cost.words(total.gross) }}<small>with tax, {{ visits }}</small>
     </p>
+    <p v-if="cost.isProposed.value" class="caution">
+      Nothing is chosen yet: this is what the proposed repairs would cost.
+    </p>
     <p v-if="cost.isShipped.value" class="soft">
       The prices are invented: put your own in their place in <NuxtLink to="/yard">the yard</NuxtLink>.
     </p>

@@ -21,6 +21,9 @@ const toggleVan = (key: string, is: boolean) => {
     <p class="figure">
       {{ missing }}<small>{{ missing === 1 ? 'thing' : 'things' }} still to load</small>
     </p>
+    <p v-if="cost.isProposed.value" class="caution">
+      Nothing is chosen yet: this is what the proposed repairs would take.
+    </p>
     <div class="vans">
       <v-checkbox
         v-for="each in cost.vehicles.value"

@@ -3,16 +3,18 @@ import { ref } from 'vue'
 import PartTabs from '~/controls/PartTabs.vue'
 import LoadBill from './LoadBill.vue'
 import LoadList from './LoadList.vue'
+import LoadOffer from './LoadOffer.vue'
 import LoadOptions from './LoadOptions.vue'
 
 /** What goes into the van, what the line costs, and what this post could cost otherwise. */
 const PARTS = [
   { value: 'load', words: 'Load' },
   { value: 'bill', words: 'Bill' },
-  { value: 'options', words: 'This post' },
+  { value: 'options', words: 'Post' },
+  { value: 'offer', words: 'Offer' },
 ] as const
 const part = ref<(typeof PARTS)[number]['value']>('load')
-const panels = { load: LoadList, bill: LoadBill, options: LoadOptions }
+const panels = { load: LoadList, bill: LoadBill, options: LoadOptions, offer: LoadOffer }
 </script>
 
 <template>

@@ -6,7 +6,8 @@ import { sharedByJob } from '~/job/sharedByJob'
 import type { JobView } from '~/job/jobView'
 import { usePreferencesStore } from '~/session/preferences'
 import { useYard } from '~/yard/useYard'
-import { jobBills, postBill, type PostBill } from '~~/core/cost/jobBills'
+import { jobBills, postBill, proposedMethods, withMethods, type PostBill } from '~~/core/cost/jobBills'
+import { hiresOf } from '~~/core/cost/hire'
 import { turned, type CostKnob } from '~~/core/cost/knobs'
 import { lineBill, piecesOf } from '~~/core/cost/lineBill'
 import { optionCost } from '~~/core/cost/option'
@@ -16,6 +17,8 @@ import { costPerPlumbYear, cumulatedCost, USUAL_YEARS } from '~~/core/cost/years
 import { dayOf } from '~~/core/day/question'
 import { moneyWords, type Minor } from '~~/core/money/money'
 import { methodDetail } from '~~/core/plan/detail'
+import { plan } from '~~/core/plan/plan'
+import { resolveJob } from '~~/core/resolve/resolve'
 import type { MethodPlan } from '~~/core/plan/types'
 import { row } from '~~/core/tables/tables'
 import { loadingList } from './model/loadingList'
@@ -29,9 +32,20 @@ function createCost(session: Session, view: JobView) {
   const words = (amount: Minor | number) =>
     moneyWords(typeof amount === 'number' ? Math.round(amount) : amount, currency.value)
 
-  const bills = computed<PostBill[]>(() => {
+  const planned = computed(() => {
     const [job, resolved, plan] = [view.job.value, view.resolved.value, view.plan.value]
-    return job && resolved && plan ? jobBills({ job, resolved, plan }, view.tables.value) : []
+    return job && resolved && plan ? { job, resolved, plan } : undefined
+  })
+  const chosenBills = computed(() => (planned.value ? jobBills(planned.value, view.tables.value) : []))
+  /** Before anything is chosen the list is made of what is proposed, and says so. */
+  const isProposed = computed(() => chosenBills.value.length === 0)
+  const bills = computed<PostBill[]>(() => {
+    if (!planned.value || !isProposed.value) return chosenBills.value
+    const methods = proposedMethods(planned.value)
+    if (Object.keys(methods).length === 0) return []
+    const job = withMethods(planned.value.job, methods)
+    const resolved = resolveJob(job, view.tables.value)
+    return jobBills({ job, resolved, plan: plan(job, view.tables.value) }, view.tables.value)
   })
   const lines = computed(() => bills.value.flatMap((each) => each.lines))
   const pieces = computed(() => piecesOf(lines.value))
@@ -42,11 +56,7 @@ function createCost(session: Session, view: JobView) {
     if (planned.length > 0) return new Set(planned.map(({ start }) => dayOf(start))).size
     return usualVisits(bills.value.map(({ method }) => method))
   })
-  const hires = computed(() =>
-    Object.fromEntries(
-      [...new Set((session.job?.day?.hires ?? []).map(({ tool }) => tool))].map((tool) => [`hire/${tool}`, 1]),
-    ),
-  )
+  const hires = computed(() => hiresOf(session.job?.day?.hires ?? [], catalogue.value))
   const bill = computed(() =>
     lineBill(
       lines.value,
@@ -131,6 +141,9 @@ function createCost(session: Session, view: JobView) {
     isShipped: computed(() => Object.keys(yard.own.value.catalogue ?? {}).length === 0),
     words,
     bills,
+    planned,
+    isProposed,
+    hires,
     bill,
     visits,
     cutting,

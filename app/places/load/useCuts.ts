@@ -1,4 +1,4 @@
-import { wrap } from 'comlink'
+import { wrap, type Remote } from 'comlink'
 import { onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue'
 import type { CatalogueRow } from '~~/core/cost/catalogue'
 import type { Cutting } from '~~/core/cost/cutting'
@@ -6,12 +6,36 @@ import { stockOfKind, type Offcut } from '~~/core/cost/lineBill'
 import type { CutPiece } from '~~/core/setout/cutList'
 import type { CutWork } from './cutWorker'
 
+type Wanted = Readonly<Record<string, readonly CutPiece[]>>
+const newCutWorker = () => new Worker(new URL('./cutWorker.ts', import.meta.url), { type: 'module' })
+
+async function cutKinds(
+  work: Pick<Remote<CutWork>, 'cut'>,
+  wanted: Wanted,
+  catalogue: readonly CatalogueRow[],
+  offcuts: readonly Offcut[],
+): Promise<Record<string, Cutting>> {
+  const found: Record<string, Cutting> = {}
+  for (const [stock, pieces] of Object.entries(wanted)) {
+    const sold = stockOfKind(stock, catalogue, offcuts)
+    // What no stick is sold for has no price: that is said beside the bill.
+    if (sold.length > 0) found[stock] = await work.cut([...pieces], sold)
+  }
+  return found
+}
+
+/** The same, once. */
+export async function cutOnce(wanted: Wanted, catalogue: readonly CatalogueRow[], offcuts: readonly Offcut[]) {
+  const worker = newCutWorker()
+  try {
+    return await cutKinds(wrap<CutWork>(worker), wanted, catalogue, offcuts)
+  } finally {
+    worker.terminate()
+  }
+}
+
 /** What each kind of stick is cut from, worked out anew whenever what is wanted changes. */
-export function useCuts(
-  wanted: Ref<Readonly<Record<string, readonly CutPiece[]>>>,
-  catalogue: Ref<readonly CatalogueRow[]>,
-  offcuts: Ref<readonly Offcut[]>,
-) {
+export function useCuts(wanted: Ref<Wanted>, catalogue: Ref<readonly CatalogueRow[]>, offcuts: Ref<readonly Offcut[]>) {
   const cuts = shallowRef<Readonly<Record<string, Cutting>>>({})
   const failure = ref('')
   const isBusy = ref(false)
@@ -27,21 +51,15 @@ export function useCuts(
     stop()
     const mine = ++round
     failure.value = ''
-    const kinds = Object.entries(wanted.value)
-    if (kinds.length === 0) {
+    if (Object.keys(wanted.value).length === 0) {
       cuts.value = {}
       return
     }
     isBusy.value = true
-    worker = new Worker(new URL('./cutWorker.ts', import.meta.url), { type: 'module' })
+    worker = newCutWorker()
     const work = wrap<CutWork>(worker)
-    const found: Record<string, Cutting> = {}
     try {
-      for (const [stock, pieces] of kinds) {
-        const sold = stockOfKind(stock, catalogue.value, offcuts.value)
-        // What no stick is sold for has no price: that is said beside the bill.
-        if (sold.length > 0) found[stock] = await work.cut([...pieces], sold)
-      }
+      const found = await cutKinds(work, wanted.value, catalogue.value, offcuts.value)
       if (mine === round) cuts.value = found
     } catch (error) {
       if (mine === round) failure.value = (error as Error).message

@@ -1,0 +1,184 @@
+import { createHash, randomBytes } from 'node:crypto'
+import type { Knex } from 'knex'
+import { InputError } from '../../core/errors'
+import { offerChanges } from '../../core/offer/changes'
+import type { OfferAnswer } from '../../core/offer/answer'
+import { stateOf } from '../../core/offer/answer'
+import type { Offer, OfferDraft } from '../../core/offer/offer'
+import { offerPages } from '../../core/offer/offerSheet'
+import type { KeptOffer, OfferLink, OfferPage } from '../../shared/contract'
+import { NotFound, Taken } from '../http/failures'
+import { requireJob } from '../jobs/service'
+import { pdfOfPages } from '../sheets/pdf'
+import * as offers from './repository'
+
+const A4 = { width: 210, height: 297 }
+/** A link outlives what it shows by no more than this, ms; and never stands longer than thirty days. */
+const LINK_STANDS = 30 * 24 * 3600e3
+
+/**
+ * Keeps an offer under the next number of its job, with the bytes of its page. Sent again, it is the one that is
+ * there.
+ *
+ * @throws NotFound for an unknown job
+ * @throws Taken for another offer under the same identity
+ */
+export async function keepOffer(database: Knex, jobId: string, draft: OfferDraft): Promise<KeptOffer> {
+  await requireJob(database, jobId)
+  return database.transaction(async (transaction) => {
+    const number = await offers.nextNumber(transaction, jobId)
+    const there = await offers.findOffer(transaction, draft.id)
+    if (there) {
+      const { number: its, ...same } = JSON.parse(there.text) as Offer
+      if (there.jobId !== jobId || JSON.stringify(same) !== JSON.stringify(draft))
+        throw new Taken(`Another offer is there under the identity "${draft.id}".`)
+      return keptOf({ ...there, number: its }, undefined, new Date())
+    }
+    const [before] = await offers.offersOf(transaction, jobId)
+    const offer: Offer = { ...draft, number }
+    const changes = before ? offerChanges(JSON.parse(before.text) as Offer, offer) : []
+    const pdf = await pdfOfPages(offerPages(offer, changes), A4, `${offer.job}: offer ${number}`)
+    const stored = {
+      id: draft.id,
+      jobId,
+      number,
+      text: JSON.stringify(offer),
+      pdf,
+      checksum: createHash('sha256').update(pdf).digest('hex'),
+      validUntil: draft.validUntil,
+      madeAt: new Date(draft.madeAt),
+    }
+    await offers.insertOffer(transaction, stored)
+    return keptOf(stored, undefined, new Date())
+  })
+}
+
+/** Offers of a job, the last first: the newest stands, those before it are replaced. */
+export async function readOffers(database: Knex, jobId: string, now = new Date()): Promise<KeptOffer[]> {
+  await requireJob(database, jobId)
+  const rows = await offers.offersOf(database, jobId)
+  const answers = await offers.answersOf(
+    database,
+    rows.map(({ id }) => id),
+  )
+  return rows.map((row, i) => keptOf(row, answers.get(row.id), now, i > 0))
+}
+
+function keptOf(
+  { text, checksum }: offers.OfferHead,
+  answer: offers.StoredAnswer | undefined,
+  now: Date,
+  isReplaced = false,
+): KeptOffer {
+  const offer = JSON.parse(text) as Offer
+  const answered: OfferAnswer | undefined = answer && {
+    isAccepted: answer.isAccepted,
+    ...(answer.option === undefined ? {} : { option: answer.option }),
+    name: answer.name,
+    checksum: answer.seenChecksum,
+    way: answer.way,
+    at: answer.answeredAt.toISOString(),
+  }
+  return {
+    offer,
+    checksum,
+    state: stateOf(offer, answered, { isReplaced, today: now.toISOString().slice(0, 10) }),
+    ...(answered ? { answer: answered } : {}),
+  }
+}
+
+async function offerOfJob(database: Knex, jobId: string, id: string): Promise<offers.OfferHead> {
+  const found = await offers.findOffer(database, id)
+  if (!found || found.jobId !== jobId) throw new NotFound('offer', id)
+  return found
+}
+
+export async function readOfferPdf(database: Knex, jobId: string, id: string): Promise<Buffer> {
+  return offers.readPdf(database, (await offerOfJob(database, jobId, id)).id)
+}
+
+/** A way for the customer to this one offer: it is shown once, and only its hash is kept. */
+export async function makeLink(database: Knex, jobId: string, id: string, now = new Date()): Promise<OfferLink> {
+  const { id: offerId } = await offerOfJob(database, jobId, id)
+  const token = randomBytes(16).toString('base64url')
+  const expiresAt = new Date(now.getTime() + LINK_STANDS)
+  await offers.insertLink(database, { hash: hashOf(token), offerId, madeAt: now, expiresAt })
+  return { offer: offerId, token, expiresAt: expiresAt.toISOString() }
+}
+const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
+
+/** @throws NotFound for a link that never was, or is over */
+async function byLink(database: Knex, token: string, now: Date): Promise<offers.OfferHead> {
+  const id = await offers.findLink(database, hashOf(token), now)
+  const found = id === undefined ? undefined : await offers.findOffer(database, id)
+  if (!found) throw new NotFound('offer', token.slice(0, 4))
+  return found
+}
+
+/** What a customer sees: this offer, and whether another one took its place. */
+export async function readByLink(database: Knex, token: string, now = new Date()): Promise<OfferPage> {
+  const { id, jobId } = await byLink(database, token, now)
+  return (await readOffers(database, jobId, now)).find(({ offer }) => offer.id === id)!
+}
+
+export async function readPdfByLink(database: Knex, token: string, now = new Date()): Promise<Buffer> {
+  return offers.readPdf(database, (await byLink(database, token, now)).id)
+}
+
+export async function answerByLink(
+  database: Knex,
+  token: string,
+  answer: OfferAnswer,
+  now = new Date(),
+): Promise<KeptOffer> {
+  const { id, jobId } = await byLink(database, token, now)
+  return answerOffer(database, jobId, id, { ...answer, way: 'link', at: now.toISOString() }, now)
+}
+
+/**
+ * Accepts or declines an offer, once.
+ *
+ * @throws InputError for an offer that is over, an option that it has not, or another page than was seen
+ * @throws Taken where it was answered otherwise before
+ */
+export async function answerOffer(
+  database: Knex,
+  jobId: string,
+  id: string,
+  answer: OfferAnswer,
+  now = new Date(),
+): Promise<KeptOffer> {
+  await offerOfJob(database, jobId, id)
+  const kept = (await readOffers(database, jobId, now)).find(({ offer }) => offer.id === id)!
+  if (kept.answer) {
+    const same = kept.answer.isAccepted === answer.isAccepted && kept.answer.option === answer.option
+    if (!same) throw new Taken(`${kept.answer.name} has answered this offer before.`)
+    return kept
+  }
+  requireAnswerable(kept, answer)
+  const { isAccepted, option, name, checksum, way, at } = answer
+  await offers.insertAnswer(
+    database,
+    id,
+    {
+      isAccepted,
+      ...(option === undefined ? {} : { option }),
+      name,
+      seenChecksum: checksum,
+      way,
+      answeredAt: new Date(at),
+    },
+    now,
+  )
+  return (await readOffers(database, jobId, now)).find(({ offer }) => offer.id === id)!
+}
+
+function requireAnswerable({ offer, checksum, state }: KeptOffer, answer: OfferAnswer): void {
+  if (answer.checksum !== checksum) throw new InputError('checksum', answer.checksum, 'that of the page as it was made')
+  if (state === 'replaced') throw new InputError('offer', offer.number, 'the newest: another one has taken its place')
+  // On a device it may have been said in time and sent late.
+  if (answer.at.slice(0, 10) > offer.validUntil)
+    throw new InputError('offer', offer.validUntil, 'still open: it held until then')
+  if (answer.isAccepted && !offer.options.some(({ name }) => name === answer.option))
+    throw new InputError('option', answer.option, `one of ${offer.options.map(({ name }) => name).join(', ')}`)
+}

@@ -1,0 +1,157 @@
+import { createHash } from 'node:crypto'
+import { describe, expect, it } from 'vitest'
+import { InputError } from '../../core/errors'
+import type { OfferAnswer } from '../../core/offer/answer'
+import type { YardChange } from '../../core/yard/change'
+import { catalogue } from '../../data/catalogue'
+import { demoJobs } from '../../data/demo/jobs'
+import { connect } from '../../database/connect'
+import { migrationSource } from '../../database/migrations/source'
+import { NotFound, Taken } from '../../server/http/failures'
+import { deleteJob, forgetDeleted, importJob, readStoredJob, restoreJob } from '../../server/jobs/service'
+import {
+  answerByLink,
+  answerOffer,
+  keepOffer,
+  makeLink,
+  readByLink,
+  readOfferPdf,
+  readOffers,
+  readPdfByLink,
+} from '../../server/offers/service'
+import { changeYard } from '../../server/yard/service'
+import { someOffer } from '../support/someOffer'
+import { ownDatabase } from './ownDatabase'
+
+const { database, url } = ownDatabase('offers')
+const newJob = async () => (await importJob(database(), demoJobs().at(-1)!)).id
+const NOW = new Date('2026-11-24T12:00:00Z')
+const sha = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex')
+const yes = (checksum: string, more: Partial<OfferAnswer> = {}): OfferAnswer => ({
+  isAccepted: true,
+  option: 'For good',
+  name: 'Rowan Pell',
+  checksum,
+  way: 'device',
+  at: NOW.toISOString(),
+  ...more,
+})
+
+describe('an offer that was sent', () => {
+  it('stays byte for byte the same after every price has changed and the tables were upgraded', async () => {
+    const job = await newJob()
+    const kept = await keepOffer(database(), job, someOffer())
+    const [before] = await readOffers(database(), job, NOW)
+    const bytes = await readOfferPdf(database(), job, kept.offer.id)
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-')
+    expect(sha(bytes)).toBe(kept.checksum)
+
+    const changes: YardChange[] = catalogue.map(({ key, price }) => ({
+      table: 'catalogue',
+      key,
+      path: 'price',
+      was: price,
+      value: price * 2 + 1,
+    }))
+    expect((await changeYard(database(), { id: 'all-prices-up', changes })).conflicts).toEqual([])
+    const later = connect(url())
+    try {
+      await later.migrate.latest({
+        migrationSource: {
+          ...migrationSource,
+          getMigrations: async () => [...(await migrationSource.getMigrations([])), '9999_later'],
+          getMigration: async (name: string) =>
+            name === '9999_later'
+              ? {
+                  up: (knex) => knex.schema.alterTable('offer', (table) => void table.string('more', 40).nullable()),
+                  down: (knex) => knex.schema.alterTable('offer', (table) => void table.dropColumn('more')),
+                }
+              : migrationSource.getMigration(name),
+        },
+      })
+      expect((await readOffers(later, job, NOW))[0]).toEqual(before)
+      expect(sha(await readOfferPdf(later, job, kept.offer.id))).toBe(kept.checksum)
+      expect((await readOfferPdf(later, job, kept.offer.id)).equals(bytes)).toBe(true)
+    } finally {
+      await later.schema.alterTable('offer', (table) => void table.dropColumn('more'))
+      await later('knex_migrations').where({ name: '9999_later' }).delete()
+      await later.destroy()
+    }
+  })
+
+  it('is kept once, under the next number of its job; another under its name is refused', async () => {
+    const job = await newJob()
+    const draft = someOffer()
+    const first = await keepOffer(database(), job, draft)
+    expect(first.offer.number).toBe(1)
+    expect(await keepOffer(database(), job, draft)).toEqual(first)
+    await expect(keepOffer(database(), job, { ...draft, customer: 'somebody else' })).rejects.toThrow(Taken)
+    const more = await Promise.all([someOffer(), someOffer()].map((each) => keepOffer(database(), job, each)))
+    expect(more.map(({ offer }) => offer.number).sort()).toEqual([2, 3])
+    expect((await readOffers(database(), job, NOW)).map(({ state }) => state)).toEqual(['sent', 'replaced', 'replaced'])
+  })
+
+  it('keeps its job from being forgotten, and is no part of its document', async () => {
+    const job = await newJob()
+    await keepOffer(database(), job, someOffer())
+    expect((await readStoredJob(database(), job)).document).not.toHaveProperty('offers')
+    await deleteJob(database(), job, new Date('2026-01-01T00:00:00Z'))
+    await forgetDeleted(database(), NOW)
+    await restoreJob(database(), job)
+    expect(await readOffers(database(), job, NOW)).toHaveLength(1)
+  })
+
+  it('of an unknown job is none', async () => {
+    await expect(keepOffer(database(), 'nothing', someOffer())).rejects.toThrow(NotFound)
+    const [job, other] = [await newJob(), await newJob()]
+    const { offer } = await keepOffer(database(), job, someOffer())
+    await expect(readOfferPdf(database(), other, offer.id)).rejects.toThrow(NotFound)
+  })
+})
+
+describe('a customer', () => {
+  it('sees one offer by its link, takes an option of it, and is named with the page that was seen', async () => {
+    const job = await newJob()
+    const kept = await keepOffer(database(), job, someOffer())
+    const { token } = await makeLink(database(), job, kept.offer.id, NOW)
+    expect(token).toMatch(/^[\w-]{22}$/)
+    expect(JSON.stringify(await database()('offer_link').select())).not.toContain(token)
+    expect(await readByLink(database(), token, NOW)).toEqual(kept)
+    expect(sha(await readPdfByLink(database(), token, NOW))).toBe(kept.checksum)
+    const answered = await answerByLink(database(), token, yes(kept.checksum), NOW)
+    expect(answered).toMatchObject({
+      state: 'accepted',
+      answer: { option: 'For good', name: 'Rowan Pell', checksum: kept.checksum, way: 'link', at: NOW.toISOString() },
+    })
+    // Sent again it is the same; said otherwise it is not taken.
+    expect(await answerByLink(database(), token, yes(kept.checksum), NOW)).toEqual(answered)
+    await expect(answerByLink(database(), token, yes(kept.checksum, { isAccepted: false }), NOW)).rejects.toThrow(Taken)
+  })
+
+  it('has no other link, and none after thirty days', async () => {
+    const job = await newJob()
+    const { offer } = await keepOffer(database(), job, someOffer())
+    const { token, expiresAt } = await makeLink(database(), job, offer.id, NOW)
+    await expect(readByLink(database(), 'x'.repeat(22), NOW)).rejects.toThrow(NotFound)
+    await expect(readByLink(database(), token, new Date(expiresAt))).rejects.toThrow(NotFound)
+  })
+
+  it.each([
+    ['another page', (sum: string) => yes(sum.replace(/./, sum.startsWith('a') ? 'b' : 'a')), 'checksum'],
+    ['an option that is not in it', (sum: string) => yes(sum, { option: 'For nothing' }), 'option'],
+    ['it too late', (sum: string) => yes(sum, { at: '2026-12-24T08:00:00Z' }), 'still open'],
+  ])('cannot accept %s', async (_what, answer, says) => {
+    const job = await newJob()
+    const { offer, checksum } = await keepOffer(database(), job, someOffer())
+    const refused = answerOffer(database(), job, offer.id, answer(checksum), NOW)
+    await expect(refused).rejects.toThrow(InputError)
+    await expect(refused).rejects.toThrow(says)
+  })
+
+  it('cannot accept one that another has replaced', async () => {
+    const job = await newJob()
+    const first = await keepOffer(database(), job, someOffer())
+    await keepOffer(database(), job, someOffer())
+    await expect(answerOffer(database(), job, first.offer.id, yes(first.checksum), NOW)).rejects.toThrow('the newest')
+  })
+})
