@@ -38,6 +38,9 @@ export type CatalogueUnit = (typeof CATALOGUE_UNITS)[number]
 export const TAX_KEYS = ['standard', 'reduced', 'none'] as const
 export type TaxKey = (typeof TAX_KEYS)[number]
 
+export const COATINGS = ['bare', 'plated', 'hot-dip', 'stainless'] as const
+export type Coating = (typeof COATINGS)[number]
+
 /** Something that is bought, hired or paid for. */
 export interface CatalogueRow {
   key: string
@@ -51,8 +54,10 @@ export interface CatalogueRow {
   tax: TaxKey
   /** Of a unit. */
   mass?: Kilograms
-  /** Of a stick. */
+  /** Of a stick; of a fixing under its head. */
   length?: Metres
+  /** Of a fixing. */
+  coating?: Coating
   /** Sticks of one cross-section: pieces are cut from any of them. */
   stockOf?: string
   /** Where in the yard it is kept. */

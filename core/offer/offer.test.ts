@@ -2,11 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { costSettings } from '../../data/catalogue'
 import { someOffer, someOption, stormFence } from '../../tests/support/someOffer'
+import { amountOf } from '../cost/frozen'
 import { InputError } from '../errors'
 import { offerChanges } from './changes'
 import { readAnswer, stateOf } from './answer'
 import { offerPages } from './offerSheet'
-import { amountOf, readOffer } from './readOffer'
+import { readOffer } from './readOffer'
 
 const draft = someOffer()
 const copy = () => structuredClone(draft)

@@ -1,29 +1,12 @@
 import type { CostSettings } from '../cost/catalogue'
 import type { PostBill } from '../cost/jobBills'
 import type { LineBill } from '../cost/lineBill'
-import { factorOf, type ChargedLine } from '../cost/total'
+import { frozenLine, type FrozenLine } from '../cost/frozen'
 import type { Currency } from '../money/money'
 import { thresholdWords } from '../plan/thresholds'
 import type { MetresPerSecond } from '../units/types'
 
 export const OFFER_FORMAT = 'vindex-offer'
-
-/** A line as it is charged, with all that its amount is made of. */
-export interface OfferLine {
-  key: string
-  name: string
-  /** Units, as a fraction: '18/5'. */
-  quantity: string
-  unit: string
-  /** Of a pack, minor units, and how many units that is. */
-  price: number
-  pack: number
-  /** Waste, overhead and mark-up on it, as a fraction. */
-  factor: string
-  /** In hundredths. */
-  tax: number
-  amount: number
-}
 
 /** What is done at one post, as it was planned when the offer was made. */
 export interface OfferPost {
@@ -36,7 +19,7 @@ export interface OfferPost {
 export interface OfferOption {
   name: string
   posts: OfferPost[]
-  lines: OfferLine[]
+  lines: FrozenLine[]
   net: number
   taxes: { percent: number; net: number; amount: number }[]
   gross: number
@@ -93,25 +76,11 @@ export function offerOption(
       method: method.name,
       stands: thresholdWords(method, show),
     })),
-    lines: total.lines.map((line) => offerLine(line, settings)),
+    lines: total.lines.map((line) => frozenLine(line, settings)),
     net: Number(total.net),
     taxes: total.taxes.map(({ percent, net, amount }) => ({ percent, net: Number(net), amount: Number(amount) })),
     gross: Number(total.gross),
     deposits: Number(total.deposits),
     visits,
-  }
-}
-
-function offerLine({ key, name, quantity, row, amount }: ChargedLine, settings: CostSettings): OfferLine {
-  return {
-    key,
-    name,
-    quantity: quantity.toFraction(),
-    unit: row.unit,
-    price: row.price,
-    pack: row.pack,
-    factor: factorOf(row.group, settings).toFraction(),
-    tax: settings.taxes[row.tax],
-    amount: Number(amount),
   }
 }

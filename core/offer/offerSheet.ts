@@ -1,6 +1,7 @@
+import type { FrozenLine } from '../cost/frozen'
 import { toDecimal } from '../money/money'
 import { element, textLine, wrapped } from '../report/svg'
-import type { Offer, OfferLine, OfferOption } from './offer'
+import type { Offer, OfferOption } from './offer'
 import { exact } from '../money/exact'
 
 /* An offer on A4: the options side by side first, then the bill of each. */
@@ -189,7 +190,7 @@ const UNITS: Readonly<Record<string, string>> = {
   bag: 'bags',
   visit: 'visits',
 }
-function quantityWords({ quantity, unit }: OfferLine): string {
+function quantityWords({ quantity, unit }: FrozenLine): string {
   const value = exact(quantity).valueOf()
   const figure = Number.isInteger(value) ? String(value) : value.toFixed(value < 10 ? 2 : 1)
   const counted = UNITS[unit] ?? unit

@@ -1,11 +1,12 @@
 import { array, object } from 'yup'
+import { amountOf, type FrozenLine } from '../cost/frozen'
 import { InputError } from '../errors'
 import { LIMITS, LONGEST } from '../limits'
 import { exact, sumExact } from '../money/exact'
-import { roundedOnce, taxOn, type Currency } from '../money/money'
+import { taxOn, type Currency } from '../money/money'
 import { choice, listOfAtMost, name, needed, neededTime, record, text } from '../schema/fields'
 import { readBy } from '../schema/violations'
-import { OFFER_FORMAT, type OfferDraft, type OfferLine, type OfferOption } from './offer'
+import { OFFER_FORMAT, type OfferDraft, type OfferOption } from './offer'
 
 const FRACTION = 'a fraction such as 18/5'
 const fraction = () =>
@@ -89,7 +90,7 @@ function requireSums({ lines, net, taxes, gross }: OfferOption, currency: Curren
     if (BigInt(said) !== is) throw new InputError(`${at}.${key}`, said, `${is}: what its lines come to`)
   }
   lines.forEach((each, i) => same(`lines[${i}].amount`, each.amount, amountOf(each)))
-  const sum = (of: readonly OfferLine[]) => of.reduce((total, { amount }) => total + BigInt(amount), 0n)
+  const sum = (of: readonly FrozenLine[]) => of.reduce((total, { amount }) => total + BigInt(amount), 0n)
   same('net', net, sum(lines))
   const rates = new Set(lines.map(({ tax }) => tax))
   if (taxes.length !== rates.size || new Set(taxes.map((each) => each.percent)).size !== rates.size)
@@ -101,7 +102,3 @@ function requireSums({ lines, net, taxes, gross }: OfferOption, currency: Curren
   }
   same('gross', gross, sumExact([net, ...taxes.map(({ amount }) => amount)].map((each) => exact(each))).n)
 }
-
-/** @example amountOf({ quantity: '18/5', price: 640, pack: 1, factor: '6/5', … }) // 2765n */
-export const amountOf = ({ quantity, price, pack, factor }: OfferLine): bigint =>
-  roundedOnce(exact(quantity).mul(price).div(exact(pack)).mul(exact(factor)))

@@ -22,6 +22,8 @@ export interface SpurPart extends PartRow {
   /** Fixings above ground, m. */
   lowerFixing: Metres
   upperFixing: Metres
+  /** Made for its fixings, across, where somebody has measured it. */
+  hole?: Metres
   /** Two of them, one on each face of the post, bolted through; one when absent. */
   isPair?: true
 }

@@ -120,6 +120,20 @@ export const anyLoad = fc.record(
       maxLength: 3,
       selector: ({ key }) => key,
     }),
+    used: fc.uniqueArray(
+      fc.record(
+        {
+          key: fc.constantFrom('mix/post-mix-20', 'level', 'labour/dig'),
+          used: fc.double({ min: 0, max: 1e6, noNaN: true, noDefaultInfinity: true }).map((value) => value + 0),
+          bought: fc.nat(50),
+          missed: fc.boolean(),
+          reason: fc.constantFrom('the holes came out larger', 'less was needed'),
+        },
+        { requiredKeys: ['key'] },
+      ),
+      { maxLength: 3, selector: ({ key }) => key },
+    ),
+    settled: time,
   },
   { requiredKeys: [] },
 )

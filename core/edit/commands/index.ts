@@ -10,6 +10,8 @@ import { putPour } from './putPour'
 import { renameJob } from './renameJob'
 import { setDay } from './setDay'
 import { tickLoaded } from './tickLoaded'
+import { noteUsed } from './noteUsed'
+import { settleLoad } from './settleLoad'
 import { setHole } from './setHole'
 import { setJudgement } from './setJudgement'
 import { setLine } from './setLine'
@@ -40,6 +42,8 @@ export const commandKinds = [
   notePour,
   setDay,
   tickLoaded,
+  noteUsed,
+  settleLoad,
 ] as const
 
 type CommandOf<K> = K extends CommandKind<infer C> ? C : never

@@ -1,4 +1,4 @@
-import { CATALOGUE_GROUPS, CATALOGUE_UNITS, TAX_KEYS } from '../../cost/catalogue'
+import { COATINGS, CATALOGUE_GROUPS, CATALOGUE_UNITS, TAX_KEYS } from '../../cost/catalogue'
 import { column, NAMED, type YardTable } from '../column'
 
 const MOST_MINOR = 1e12
@@ -20,6 +20,7 @@ export const catalogue: YardTable = {
     column('kept', 'kept in', 'text'),
     column('mass', 'mass of one', 'number', { range: [0, 1e5], unit: 'kg' }),
     column('length', 'length', 'length', { range: [0.05, 20] }),
+    column('coating', 'coating', 'choice', { values: COATINGS }),
     column('stockOf', 'stick of', 'text'),
     column('tax', 'tax', 'choice', { values: TAX_KEYS, isNeeded: true }),
     column('deposit', 'deposit', 'money', { range: [0, MOST_MINOR] }),

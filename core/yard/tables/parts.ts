@@ -61,6 +61,7 @@ const OF_A_KIND: Readonly<Record<string, { name: string; columns: readonly YardC
       long('lowerFixing', 'lower fixing above ground'),
       long('upperFixing', 'upper fixing above ground'),
       column('isPair', 'a pair', 'flag'),
+      { ...size('hole', 'hole for a fixing', 0.06), isNeeded: false },
     ],
   },
   fixing: { name: 'Bolts and screws', columns: fixing },

@@ -1,0 +1,151 @@
+import { describe, expect, it } from 'vitest'
+import { catalogue } from '../../data/catalogue'
+import { tables } from '../../data/tables'
+import { stormFence } from '../../tests/support/someOffer'
+import { dayPosts } from '../day/posts'
+import { meansOf } from '../day/setup'
+import { tasksOf } from '../day/tasks'
+import { plan } from '../plan/plan'
+import { resolveJob } from '../resolve/resolve'
+import { measuresIn } from '../units/quantity'
+import { misfits } from './fits'
+import { hiresOf } from './hire'
+import { jobBills, proposedMethods, withMethods } from './jobBills'
+import { toolNotes, type OwnedTool } from './tools'
+import { vanToday, type WaysOfPost } from './vanToday'
+
+const says = measuresIn('metric')
+const { job, methods } = stormFence()
+const planned = (way: string) => {
+  const changed = withMethods(job, methods(way))
+  const resolved = resolveJob(changed, tables)
+  return { job: changed, resolved, plan: plan(changed, tables) }
+}
+const spurs = planned('repair-spur')
+const bills = jobBills(spurs, tables)
+const withLength = (length: number) =>
+  catalogue.map((row) => (row.key === 'fixing/bolt-12' ? { ...row, length, coating: 'hot-dip' as const } : row))
+
+describe('a fixing of the yard', () => {
+  it('that is too short for its spur is found out before leaving', () => {
+    const [found] = misfits(bills, spurs.resolved, withLength(0.15), tables, says)
+    expect(found).toMatchObject({ key: 'fixing/bolt-12' })
+    expect(found!.posts.length).toBeGreaterThan(0)
+    expect(found!.refusals.join(' ')).toMatch(/short|long/)
+  })
+  it('of the right length is said nothing of, nor one that nobody measured', () => {
+    const spur = bills[0]!.method.parts.find(({ kind }) => kind === 'spur')!
+    const size = tables.parts.lists.spur.rows.find(({ key }) => key === spur.key)!.size
+    expect(misfits([bills[0]!], spurs.resolved, withLength(size + 0.1 + 0.03), tables, says)).toEqual([])
+    expect(misfits(bills, spurs.resolved, catalogue, tables, says)).toEqual([])
+  })
+})
+
+describe('tools', () => {
+  const posts = planned('new-post-concrete')
+  const deep = jobBills(posts, tables)
+  const tasks = dayPosts({ prefix: '', ...posts }, tables).flatMap((post) =>
+    tasksOf(post, { ...meansOf({}), tools: { props: 4, level: 1, breaker: 1 } }, tables),
+  )
+  const digger = (reach: number): OwnedTool => ({ key: 'd', name: 'digger', does: 'post-hole-digger', count: 1, reach })
+  const breaker = (battery: number): OwnedTool => ({ key: 'b', name: 'breaker', does: 'breaker', count: 1, battery })
+  const notes = (...owned: OwnedTool[]) =>
+    toolNotes(deep, tasks, { job: posts.job, owned, says }).map((each) => each.says)
+
+  it('that do not reach the bottom are named with both depths', () => {
+    const [hole] = deep.map(({ method }) => method.hole!.depth)
+    expect(notes(digger(hole! - 0.1))[0]).toMatch(/^B\d+: 0\.\d\d m deep, and the post hole digger reaches 0\.\d\d m\./)
+    expect(notes(digger(2))).toEqual([])
+  })
+  it('whose batteries do not last are named with both times', () => {
+    const minutes = tasks.reduce((sum, task) => sum + (task.tools.breaker ? task.minutes : 0), 0)
+    expect(minutes).toBeGreaterThan(10)
+    expect(notes(digger(2), breaker(minutes - 1)).join()).toContain(`about ${Math.round(minutes)} minutes`)
+    expect(notes(digger(2), breaker(minutes))).toEqual([])
+  })
+})
+
+describe('hires', () => {
+  const span = (day: number, from: number, to: number) => ({ tool: 'mixer' as const, day, from, to })
+  it.each([
+    ['a morning is half a day', [span(0, 480, 720)], { 'hire/mixer/half-day': 1 }],
+    ['a long day is one', [span(0, 480, 1_020)], { 'hire/mixer': 1 }],
+    [
+      'two days are a weekend, where that costs less',
+      [span(0, 480, 1_020), span(1, 480, 1_020)],
+      { 'hire/mixer/weekend': 1 },
+    ],
+    [
+      'three are a weekend and a day',
+      [0, 1, 2].map((day) => span(day, 480, 1_020)),
+      { 'hire/mixer/weekend': 1, 'hire/mixer': 1 },
+    ],
+  ])('%s', (_what, hires, counts) => {
+    expect(hiresOf(hires, catalogue)).toEqual(counts)
+  })
+  it('are days where nothing cheaper is for hire', () => {
+    const days = catalogue.filter(({ key }) => !key.includes('half-day') && !key.includes('weekend'))
+    expect(hiresOf([span(0, 480, 720)], days)).toEqual({ 'hire/mixer': 1 })
+    expect(hiresOf([], catalogue)).toEqual({})
+  })
+})
+
+describe('what is on the van today', () => {
+  const ways: WaysOfPost[] = [...new Set(bills.map(({ address }) => address))].map((address, i) => ({
+    address,
+    standing: i,
+    ways: [
+      ...bills.filter((each) => each.address === address),
+      ...jobBills(planned('make-safe'), tables).filter((each) => each.address === address),
+    ],
+  }))
+  const loaded = (counts: Record<string, number>) =>
+    catalogue.map((row) => (row.key in counts ? { ...row, onVan: counts[row.key]! } : row))
+  const enough = {
+    'mix/post-mix-20': 60,
+    'spur/spur-100': 20,
+    'spur/spur-75': 20,
+    'spur/spur-100-pair': 9,
+    'spur/spur-75-pair': 9,
+    'fixing/bolt-12': 90,
+    preservative: 5,
+    'stone/gravel': 900,
+    'rail/rail-38x88': 9,
+  }
+
+  it('does nothing with an empty van, and says the fewest things that raise the weakest', () => {
+    const { posts, shopping } = vanToday(ways, catalogue)
+    expect(posts.every(({ way }) => way === undefined)).toBe(true)
+    expect(shopping).toMatchObject({ address: ways[0]!.address, from: 0 })
+    expect(shopping!.to).toBeGreaterThan(0)
+    const bought = Object.fromEntries(shopping!.items.map(({ row, count }) => [row.key, count * row.pack]))
+    const then = vanToday(ways, loaded(bought)).posts.find(({ address }) => address === shopping!.address)!
+    expect(then.way!.gust).toBe(shopping!.to)
+    // Any one of them less, and it does not go.
+    for (const { row } of shopping!.items) {
+      const { [row.key]: _without, ...rest } = bought
+      expect(
+        vanToday(ways, loaded(rest)).posts.find(({ address }) => address === shopping!.address)!.way?.gust ?? 0,
+      ).toBeLessThan(shopping!.to)
+    }
+  })
+
+  it('mends every post with a full one, the weakest first, and each thing is used once', () => {
+    const all = vanToday(ways, loaded(enough))
+    expect(all.posts.map(({ address }) => address)).toEqual(ways.map(({ address }) => address))
+    expect(all.posts.every(({ way }) => way!.method === 'repair-spur')).toBe(true)
+    const spur = bills[0]!.method.parts.find(({ kind }) => kind === 'spur')!
+    const one = vanToday(ways, loaded({ ...enough, [`spur/${spur.key}`]: 1 }))
+    const same = one.posts.filter(({ way }) => way?.method === 'repair-spur')
+    expect(same.length).toBeLessThan(ways.length)
+    expect(same[0]!.address).toBe(ways[0]!.address)
+  })
+})
+
+it('posts that ask for a repair and have none chosen are proposed what the plan recommends', () => {
+  const proposed = proposedMethods({ job, plan: plan(job, tables) })
+  expect(Object.keys(proposed).sort()).toEqual(['B/B13', 'B/B17', 'B/B4', 'B/B7', 'B/B8'])
+  const [first] = Object.keys(proposed)
+  const chosen = withMethods(job, { [first!]: 'make-safe' })
+  expect(proposedMethods({ job: chosen, plan: plan(chosen, tables) })).not.toHaveProperty([first!])
+})
