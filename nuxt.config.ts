@@ -44,6 +44,8 @@ export default defineNuxtConfig({
   nitro: {
     imports: false,
     compressPublicAssets: true,
+    // Money is in whole numbers of any size.
+    esbuild: { options: { target: 'es2022' } },
     output: { dir: process.env.VINDEX_OUTPUT ?? '.output' },
     externals: { external: ['mysql2', 'knex', 'sharp', 'piscina', 'pdfkit', 'svg-to-pdfkit'] },
     hooks: {

@@ -32,6 +32,14 @@ const bulk: CatalogueRow[] = [
   { key: 'preservative', name: 'end-grain preservative, tin of 1 L', group: 'preservative', unit: 'L', pack: 1, price: 1_890, tax: 'standard', mass: 1, kept: STORE, least: 1 },
 ]
 
+const stick = (stockOf: string, name: string, length: number) => ({
+  ...each,
+  key: `${stockOf}/${length}`,
+  name: `${name}, ${length} m`,
+  stockOf,
+  length,
+})
+
 /** Section, mass of a metre and price of one, and the lengths that it is sold in. */
 const STICKS = [
   ['post-75', '75 × 75 post', 3.1, 480, [1.8, 2.1, 2.4, 2.7, 3]],
@@ -42,16 +50,33 @@ const STICKS = [
 ] as const
 const posts = STICKS.flatMap(([key, name, mass, price, lengths]) =>
   lengths.map((length): CatalogueRow => ({
-    key: `post/${key}/${length}`,
-    name: `${name}, ${length} m`,
+    ...stick(`post/${key}`, name, length),
     group: 'post',
-    ...each,
-    stockOf: `post/${key}`,
-    length,
     price: Math.round(price * length),
     mass: Math.round(mass * length * 10) / 10,
     kept: RACK,
     least: 2,
+  })),
+)
+
+/** Rails, pipes and bars: mass of a metre and price of one, and the lengths that they are sold in. */
+const LONG = [
+  ['rail/rail-38x88', '38 × 88 rail', 1.7, 310, [2.4, 3, 3.6, 4.8]],
+  ['rail/rail-47x100', '47 × 100 rail', 2.4, 420, [2.4, 3, 3.6, 4.8]],
+  ['rail/rail-2x4', '2 × 4 rail', 1.7, 310, [2.44, 3.05, 3.66, 4.88]],
+  ['pin/conduit-29', '29.5 mm conduit', 1, 890, [1, 3]],
+  ['pin/pipe-33', '33.4 mm pipe', 2.5, 1_560, [1, 3]],
+  ['pin/pipe-48', '48.3 mm pipe', 4.1, 2_240, [1, 3]],
+  ['pin/bar-20', '20 mm bar', 2.5, 1_120, [1, 2]],
+  ['pin/bar-25', '25 mm bar', 3.9, 1_640, [1, 2]],
+] as const
+const long = LONG.flatMap(([stockOf, name, mass, price, lengths]) =>
+  lengths.map((length): CatalogueRow => ({
+    ...stick(stockOf, name, length),
+    group: 'timber',
+    price: Math.round(price * length),
+    mass: Math.round(mass * length * 10) / 10,
+    kept: RACK,
   })),
 )
 
@@ -60,14 +85,12 @@ const MADE: readonly (readonly [kind: string, group: 'part' | 'fixing', kept: st
   ['spur', 'part', STORE, [['spur-75', 1_450, 14], ['spur-100', 2_390, 29], ['spur-75-pair', 2_900, 28], ['spur-100-pair', 4_780, 58], ['spur-3in', 1_450, 14], ['spur-4in', 2_390, 30], ['spur-3in-pair', 2_900, 28], ['spur-4in-pair', 4_780, 60]]],
   ['fixing', 'fixing', BINS, [['bolt-12', 2_350, 0.25, 10], ['screw-10', 1_180, 0.08, 10], ['bolt-half-inch', 2_350, 0.25, 10], ['screw-3-8', 1_180, 0.08, 10]]],
   ['rail-fixing', 'fixing', BINS, [['screw-5x80', 1_490, 0.008, 100], ['screw-6x100', 1_990, 0.014, 100], ['screw-8x120', 2_690, 0.03, 50], ['screw-no10', 1_490, 0.008, 100], ['screw-quarter', 1_990, 0.014, 100], ['screw-5-16', 2_690, 0.03, 50]]],
-  ['pin', 'part', STORE, [['conduit-29', 890, 1], ['pipe-33', 1_560, 2.5], ['pipe-48', 2_240, 4.1], ['bar-20', 1_120, 2.5], ['bar-25', 1_640, 3.9]]],
   ['anchor', 'fixing', BINS, [['anchor-10x70', 2_100, 0.09, 10], ['anchor-12x90', 2_900, 0.14, 10]]],
   ['mender', 'part', STORE, [['mender-light', 1_890, 3], ['mender-heavy', 2_990, 5]]],
   ['sleeve', 'part', STORE, [['sleeve-450', 3_490, 7], ['sleeve-600', 4_290, 9]]],
   ['dowel', 'part', STORE, [['dowel-12', 240, 0.3], ['dowel-16', 390, 0.6]]],
   ['stake', 'part', STORE, [['stake-25', 1_150, 3.5]]],
   ['stand-off', 'part', STORE, (parts.lists['stand-off'].rows).map(({ key }) => [key, 2_690, 2.2] as const)],
-  ['rail', 'part', RACK, (parts.lists.rail.rows).map(({ key }) => [key, 920, 5] as const)],
   ['prop', 'part', RACK, (parts.lists.prop.rows).map(({ key }) => [key, 640, 4] as const)],
 ]
 const made = MADE.flatMap(([kind, group, kept, of]) =>
@@ -119,7 +142,7 @@ const services: CatalogueRow[] = [
   { key: 'disposal/concrete', name: 'old concrete taken away', group: 'disposal', unit: 'kg', pack: 1, price: 9, tax: 'standard' },
 ]
 
-export const catalogue: readonly CatalogueRow[] = [...mixes, ...bulk, ...posts, ...made, ...services]
+export const catalogue: readonly CatalogueRow[] = [...mixes, ...bulk, ...posts, ...long, ...made, ...services]
 
 /** Working values of a newcomer: a workspace sets its own. */
 export const costSettings: CostSettings = {

@@ -199,8 +199,10 @@ h1 {
 .names :deep(.v-list-item--active) {
   border-left: 6px solid var(--string);
 }
-.names :deep(.v-list-subheader) {
+.names :deep(.v-list-subheader__text) {
   font-size: 14px;
+  color: var(--ink);
+  opacity: 1;
 }
 .which {
   flex: none;

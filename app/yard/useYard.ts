@@ -4,6 +4,7 @@ import { usePreferencesStore } from '~/session/preferences'
 import { yard } from '~/sync/device'
 import type { CatalogueRow, CostSettings } from '~~/core/cost/catalogue'
 import type { Offcut } from '~~/core/cost/lineBill'
+import type { OwnedTool } from '~~/core/cost/tools'
 import type { Vehicle } from '~~/core/cost/vehicle'
 import type { YardRow } from '~~/core/yard/column'
 import { rowsNow, tablesWith } from '~~/core/yard/rows'
@@ -27,17 +28,7 @@ export const useYard = createSharedComposable(() => {
     offcuts: of<Offcut>('offcuts'),
     vehicles: of<Vehicle>('vehicles'),
     people: of<YardRow & { name: string; letter: string; skills?: string[] }>('people'),
-    tools: of<
-      YardRow & {
-        name: string
-        does: string
-        count: number
-        reach?: number
-        battery?: number
-        batteries?: number
-        kept?: string
-      }
-    >('tools'),
+    tools: of<OwnedTool>('tools'),
     reckoning,
     currency: computed(() => currencies.find(({ code }) => code === reckoning.value.currency)!),
   }

@@ -76,7 +76,12 @@ function poured({ concrete, packed }: MethodPlan, tables: Tables): Unplaced[] {
 const madeOf = ({ parts, method }: MethodPlan): Unplaced[] =>
   parts
     .filter(({ kind }) => kind !== 'post')
-    .flatMap(({ kind, key, count }) => line(`${kind}/${key}`, exact(count), method.replaceAll('-', ' ')))
+    .flatMap(({ kind, key, count, length }) => {
+      const stock = `${kind}/${key}`
+      return line(stock, exact(count), method.replaceAll('-', ' ')).map((each) =>
+        length === undefined ? each : { ...each, piece: { stock, length } },
+      )
+    })
 
 function stick({ newPost, parts }: MethodPlan, old: Section | undefined, tables: Tables): Unplaced[] {
   const part = parts.find(({ kind }) => kind === 'post')

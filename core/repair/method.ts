@@ -57,7 +57,8 @@ export interface Design {
   links: readonly LinkCapacity[]
   checks?: readonly Check[]
   earthwork?: Earthwork
-  parts: readonly { kind: string; key: string; count: number }[]
+  /** What is cut to a length has it, m. */
+  parts: readonly { kind: string; key: string; count: number; length?: Metres }[]
   /** What stands where when it is done, drawn when a screen asks; where there is no `post` among it the old one stays as it stands. */
   stands: () => readonly Solid[]
   cautions?: readonly string[]

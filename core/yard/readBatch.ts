@@ -5,7 +5,10 @@ import { readBy } from '../schema/violations'
 import type { YardBatch } from './change'
 
 const IDENTITY = `an identity of 8 to ${LONGEST.identity} letters`
-const rowOrNone = () => mixed().test('row', 'a row or null', (value) => value === null || isRow(value))
+const rowOrNone = () =>
+  mixed()
+    .nullable()
+    .test('row', 'a row or null', (value) => value === null || isRow(value))
 const isRow = (value: unknown) =>
   typeof value === 'object' && value !== null && typeof (value as { key?: unknown }).key === 'string'
 const known = (tables: readonly string[]) => ({ table: neededChoice(tables), key: name(LONGEST.key) })

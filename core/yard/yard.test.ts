@@ -132,6 +132,15 @@ describe('changes', () => {
     )
   })
 
+  it('are read as a device sends them', () => {
+    const gone: YardChange = { table: 'people', key: 'wren', was: { key: 'wren', name: 'Wren' }, value: null }
+    const emptied: YardChange = { ...price(640, 690), path: 'kept', was: 'store', value: null }
+    const batch = { id: '12345678', by: 'Wren', changes: [price(640, 690), newSoil, gone, emptied] }
+    const sent = JSON.parse(JSON.stringify(batch)) as unknown
+    const keys = YARD_TABLES.map((each) => each.key)
+    expect(readYardBatch(sent, keys)).toEqual(batch)
+  })
+
   it.each([
     ['nothing', {}, 'changes'],
     ['no table of ours', { id: '12345678', changes: [{ ...price(1, 2), table: 'jobs' }] }, 'changes[0].table'],

@@ -70,13 +70,23 @@ test('by phone it is read and ticked without a signal', async ({ browser, reques
   await context.close()
 })
 
-test('a job without a repair says what to do first', async ({ page, request }) => {
+test('a job without a repair shows what the proposed ones would take; where nobody has looked it says what to do first', async ({
+  page,
+  request,
+}) => {
   const job = tenPosts('Nothing chosen')
-  const bare = {
+  const without = (seen: boolean) => ({
     ...job,
-    lines: job.lines.map((line) => ({ ...line, posts: line.posts.map(({ repair: _repair, ...post }) => post) })),
-  }
-  const id = await importJob(request, bare)
+    lines: job.lines.map((line) => ({
+      ...line,
+      posts: line.posts.map(({ repair: _repair, observations, ...post }) => (seen ? { ...post, observations } : post)),
+    })),
+  })
+  const id = await importJob(request, without(true) as typeof job)
   await open(page, `/jobs/${id}/load?post=B1`)
+  await expect(page.getByText('Nothing is chosen yet: this is what the proposed repairs would take.')).toBeVisible()
+  await expect(page.getByRole('checkbox', { name: /^\d+ × 20 kg fast post mix/ })).toBeVisible()
+  const other = await importJob(request, without(false) as typeof job)
+  await open(page, `/jobs/${other}/load?post=B1`)
   await expect(page.getByText('Choose a repair for a post first: what it takes is loaded here.')).toBeVisible()
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import FoldOut from '~/controls/FoldOut.vue'
+import { figureOf, quantityWords } from './model/afterWords'
 import { useCost } from './useCost'
 
 /** Every line of the bill: how much by measure, how many packs, what it comes to; tax by its rate; deposits apart. */
@@ -8,13 +9,6 @@ const cost = useCost()
 const settings = computed(() => cost.settings.value)
 const total = computed(() => cost.bill.value.total)
 const merged = computed(() => new Map(cost.bill.value.merged.map((line) => [line.key, line])))
-const figure = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(value < 10 ? 2 : 1))
-/** Units that are counted have a plural. */
-const COUNTED = ['bag', 'visit', 'day', 'half-day', 'weekend']
-function howMuch(value: number, unit: string): string {
-  if (unit === 'each') return figure(value)
-  return `${figure(value)} ${unit}${value !== 1 && COUNTED.includes(unit) ? 's' : ''}`
-}
 const rows = computed(() =>
   total.value.lines.map(({ key, name, quantity, row, amount }) => {
     const line = merged.value.get(key)
@@ -22,10 +16,10 @@ const rows = computed(() =>
     return {
       key,
       name,
-      how: howMuch(quantity.valueOf(), row.unit),
+      how: quantityWords(quantity.valueOf(), row.unit),
       why:
         line && line.exact.valueOf() !== quantity.valueOf()
-          ? `${figure(line.exact.valueOf())} by measure${more > 0 ? `, ${figure(more)} to spare` : ''}`
+          ? `${figureOf(line.exact.valueOf())} by measure${more > 0 ? `, ${figureOf(more)} to spare` : ''}`
           : '',
       amount: cost.words(amount),
     }

@@ -1,12 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import FoldOut from '~/controls/FoldOut.vue'
+import LoadTick from './LoadTick.vue'
 import { byPlace } from './model/loadingList'
+import { useLeaving } from './useLeaving'
+import VanToday from './VanToday.vue'
 import { useCost } from './useCost'
 
 /** To be ticked while loading, shelf by shelf, in type that is read at arm's length. */
 const cost = useCost()
 const { preferences } = cost
-const shelves = computed(() => byPlace(cost.loading.value.lines))
+const { wrong, notes, forgotten } = useLeaving()
+/** What was forgotten before stands on top, and not twice. */
+const shelves = computed(() => {
+  const first = new Set(forgotten.value.map(({ key }) => key))
+  return byPlace(cost.loading.value.lines.filter(({ key }) => !first.has(key)))
+})
 const missing = computed(() => cost.loading.value.lines.filter(({ key }) => !cost.ticked.value.has(key)).length)
 const toggleVan = (key: string, is: boolean) => {
   const next = cost.vehicles.value
@@ -34,27 +43,26 @@ const toggleVan = (key: string, is: boolean) => {
         @update:model-value="toggleVan(each.key, $event === true)"
       />
     </div>
+    <section v-if="wrong.length || notes.length" class="before" aria-labelledby="before-title">
+      <h3 id="before-title">Before you leave</h3>
+      <p v-for="each in wrong" :key="`${each.key} ${each.posts.join()}`" class="caution">
+        {{ each.name }} does not fit at {{ each.posts.join(', ') }}: {{ each.refusals.join('; ') }}.
+      </p>
+      <p v-for="each in notes" :key="each.says" class="caution">{{ each.says }}</p>
+    </section>
+    <section v-if="forgotten.length" class="shelf">
+      <h3>Forgotten before</h3>
+      <ul>
+        <LoadTick v-for="line in forgotten" :key="line.key" :line="line" />
+      </ul>
+    </section>
     <section v-for="shelf in shelves" :key="shelf.kept" class="shelf">
       <h3>{{ shelf.kept }}</h3>
       <ul>
-        <li v-for="line in shelf.lines" :key="line.key">
-          <v-checkbox
-            hide-details
-            :model-value="cost.ticked.value.has(line.key)"
-            @update:model-value="cost.tick(line.key, $event === true)"
-          >
-            <template #label>
-              <span class="says" :class="{ done: cost.ticked.value.has(line.key) }">
-                <span v-if="line.mass" class="measure">{{ line.count }} ×</span> {{ line.says }}
-                <small v-if="line.twoLift" class="two"
-                  >two lift it: {{ preferences.measures.mass(line.twoLift) }} each</small
-                >
-              </span>
-            </template>
-          </v-checkbox>
-        </li>
+        <LoadTick v-for="line in shelf.lines" :key="line.key" :line="line" />
       </ul>
     </section>
+    <FoldOut title="With what is on the van now"><VanToday /></FoldOut>
     <p class="caution">Gloves, goggles, a mask for dust, boots: on, not only in the van.</p>
   </div>
   <p v-else class="says">Choose a repair for a post first: what it takes is loaded here.</p>
@@ -70,26 +78,10 @@ ul {
   list-style: none;
   padding: 0;
 }
-li {
-  border-bottom: 1px solid var(--rule);
-}
 .shelf {
   margin-top: 12px;
 }
 .shelf h3::first-letter {
   text-transform: uppercase;
-}
-.says {
-  font-size: 18px;
-}
-.says .measure {
-  font-size: 22px;
-}
-.done {
-  color: var(--soft-ink);
-}
-.two {
-  display: block;
-  font-size: 14px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import PartTabs from '~/controls/PartTabs.vue'
+import LoadAfter from './LoadAfter.vue'
 import LoadBill from './LoadBill.vue'
 import LoadList from './LoadList.vue'
 import LoadOffer from './LoadOffer.vue'
@@ -12,9 +13,10 @@ const PARTS = [
   { value: 'bill', words: 'Bill' },
   { value: 'options', words: 'Post' },
   { value: 'offer', words: 'Offer' },
+  { value: 'after', words: 'After' },
 ] as const
 const part = ref<(typeof PARTS)[number]['value']>('load')
-const panels = { load: LoadList, bill: LoadBill, options: LoadOptions, offer: LoadOffer }
+const panels = { load: LoadList, bill: LoadBill, options: LoadOptions, offer: LoadOffer, after: LoadAfter }
 </script>
 
 <template>

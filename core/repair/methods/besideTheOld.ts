@@ -47,7 +47,7 @@ export const besideTheOld: RepairMethod = {
         holes: [hole],
         fills: cast.earthwork!.fills.map(({ leftBy: _left, ...fill }) => fill),
       },
-      parts: [...cast.parts, { kind: 'rail', key: choice.rail!, count: railsOf(context).count }],
+      parts: [...cast.parts, { kind: 'rail', key: choice.rail!, count: railsOf(context).count, length: bay }],
       stands: () => besideSolids(context, cast, shift),
       cautions: [
         `The post moves along by ${says.length(shift)}: one bay becomes ${says.length(bay)}, its rails are lengthened or renewed.`,

@@ -51,7 +51,7 @@ export const steelPin: RepairMethod = {
     const footing = standingFootingLink(context)
     return {
       links: [...pinLinks(context, pin), ...(footing ? [footing] : [])],
-      parts: [{ kind: 'pin', key: pin.key, count: 1 }],
+      parts: [{ kind: 'pin', key: pin.key, count: 1, length: buriedDepth(context) + pin.insertion }],
       stands: () => [
         ...footingSolids(post),
         {

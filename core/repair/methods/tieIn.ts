@@ -57,7 +57,7 @@ export const tieIn: RepairMethod = {
     return {
       links: [tieRail(context, neighbour), tieFixings(context, choice.fixing!), ...neighbourLinks(context, neighbour)],
       parts: [
-        { kind: 'rail', key: choice.rail!, count: RAILS },
+        { kind: 'rail', key: choice.rail!, count: RAILS, length: tieLength(context, neighbour) },
         { kind: 'fixing', key: choice.fixing!, count: RAILS * FIXINGS_AN_END * BAYS },
       ],
       stands: () => tieSolids(context, neighbour),
@@ -75,6 +75,10 @@ export const tieIn: RepairMethod = {
 
 const neighboursOf = (context: PostContext) => context.neighbours()
 const hasGone = (context: PostContext): boolean => turnsByHand(context) || isBroken(context)
+
+/** Over both bays; the second one is taken for as long as the first. */
+const tieLength = ({ post }: PostContext, neighbour: PostContext | undefined): Metres =>
+  BAYS * Math.abs((neighbour?.post.station ?? post.station) - post.station)
 
 /** An extra rail reaches over two bays; the post at its end is half of one bay's wind. */
 function tieRail(context: PostContext, neighbour: PostContext | undefined): LinkCapacity {

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useJobView } from '~/job/openJob'
+import { usePreferencesStore } from '~/session/preferences'
+import { useYard } from '~/yard/useYard'
+import { postBill } from '~~/core/cost/jobBills'
+import { vanToday, type WaysOfPost } from '~~/core/cost/vanToday'
+import { methodDetail } from '~~/core/plan/detail'
+import { useCost } from './useCost'
+import { useOffers } from './useOffers'
+
+/** With what is on the van now: which posts can be mended and to which gust, and what little more would raise the weakest. */
+const view = useJobView()
+const cost = useCost()
+const offers = useOffers()
+const preferences = usePreferencesStore()
+const { catalogue } = useYard()
+const gust = (value: number) => preferences.measures.gust(value)
+
+const ways = computed<WaysOfPost[]>(() => {
+  const { planned } = cost
+  if (!planned.value) return []
+  const { job, resolved, plan } = planned.value
+  const tables = view.tables.value
+  return plan.posts
+    .filter(({ line, post }) => `${line}/${post}` in offers.asChosen.value)
+    .map(({ line, post, standing, methods }) => ({
+      address: `${line}/${post}`,
+      standing: standing.holdingGust ?? 0,
+      ways: methods
+        .filter(({ allowed, unsuited }) => allowed && !unsuited)
+        .map((method) => {
+          const { steps } = methodDetail(job, tables, post, method.method, undefined, resolved)!
+          const { concrete } = method
+          const each = { address: `${line}/${post}`, method: method.method, steps, ...(concrete ? { concrete } : {}) }
+          return postBill(each, method, { job, resolved }, tables)
+        }),
+    }))
+})
+const today = computed(() => vanToday(ways.value, catalogue.value))
+const isEmpty = computed(() => !catalogue.value.some(({ onVan }) => (onVan ?? 0) > 0))
+const nameOf = (address: string) => address.split('/')[1]
+</script>
+
+<template>
+  <div>
+    <p v-if="isEmpty" class="soft">
+      Nothing is written down as being on the van: say so in
+      <NuxtLink to="/yard?table=catalogue">the yard’s prices</NuxtLink>.
+    </p>
+    <ul>
+      <li v-for="each in today.posts" :key="each.address">
+        <strong class="measure">{{ nameOf(each.address) }}</strong>
+        <template v-if="each.way"> {{ each.way.name.toLowerCase() }}, holds {{ gust(each.way.gust) }} </template>
+        <template v-else>
+          stays as it is<template v-if="each.standing">, {{ gust(each.standing) }}</template></template
+        >
+      </li>
+    </ul>
+    <p v-if="today.shopping" class="says">
+      {{ nameOf(today.shopping.address) }} is then the weakest. With
+      <template v-for="(item, i) in today.shopping.items" :key="item.row.key"
+        >{{ i ? (i === today.shopping.items.length - 1 ? ' and ' : ', ') : '' }}{{ item.count }} ×
+        {{ item.row.name }}</template
+      >
+      it gets {{ today.shopping.name.toLowerCase() }} and holds {{ gust(today.shopping.to) }}.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  font-size: 17px;
+  padding: 6px 0;
+}
+.says {
+  font-size: 17px;
+}
+</style>
