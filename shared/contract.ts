@@ -144,3 +144,16 @@ export interface OfferLink {
   token: string
   expiresAt: string
 }
+/** Of each job the newest offer, where somebody waits for it or has answered it lately. */
+export interface WatchedOffer {
+  jobId: string
+  job: string
+  number: number
+  validUntil: string
+  state: OfferState
+  by?: string
+  option?: string
+}
+export interface OfferWatch {
+  offers: WatchedOffer[]
+}

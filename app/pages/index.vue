@@ -8,6 +8,7 @@ import StormWatch from '~/jobs/StormWatch.vue'
 import WetConcrete from '~/jobs/WetConcrete.vue'
 import { useStormWatch } from '~/jobs/useStormWatch'
 import { timeNow } from '~/sync/clock'
+import OfferWatch from '~/jobs/OfferWatch.vue'
 import JobWays from '~/jobs/JobWays.vue'
 import TrayPanel from '~/jobs/TrayPanel.vue'
 import { useJobList } from '~/jobs/useJobList'
@@ -70,6 +71,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
                 <WetConcrete v-for="each in poured" :key="each.id" :job="each" :now="now" />
               </ul>
             </section>
+            <OfferWatch v-if="!search && !away" />
             <section v-if="needing.length && !search" class="needs" aria-labelledby="needs-title">
               <h2 id="needs-title">What needs you now: posts that wait for a repair</h2>
               <ul>
@@ -126,29 +128,6 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
 .list {
   flex: 1;
   min-height: 0;
-}
-.needs {
-  margin: 18px 0 22px;
-}
-.needs ul {
-  list-style: none;
-  padding: 0;
-}
-.needs a {
-  display: block;
-  min-height: 48px;
-  padding: 10px 0 10px 14px;
-  border-left: 6px solid var(--string);
-  color: var(--ink);
-  text-decoration: none;
-  margin-top: 8px;
-}
-.needs a:hover {
-  text-decoration: underline;
-}
-.needs .measure {
-  font-size: 19px;
-  margin-left: 10px;
 }
 .title {
   font-size: 22px;

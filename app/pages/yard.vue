@@ -74,9 +74,14 @@ function added(key: string): void {
   if (row) void grid.value?.take(row as YardRow)
 }
 const waiting = computed(() => queue.waiting(YARD))
+async function back(step: typeof yard.undo): Promise<void> {
+  const refused = await step()
+  problems.value = refused ? [refused] : []
+  said.value = ''
+}
 onKeyStroke(['z', 'Z'], (event) => {
   if (event.ctrlKey || event.metaKey || isTyped(event)) return
-  void (event.shiftKey ? yard.redo() : yard.undo())
+  void back(event.shiftKey ? yard.redo : yard.undo)
 })
 const isTyped = ({ target }: Event) =>
   target instanceof HTMLElement && target.closest('input, [role=combobox]') !== null
@@ -88,8 +93,10 @@ const isTyped = ({ target }: Event) =>
       <NuxtLink to="/" class="brand measure" aria-label="Vindex: all jobs">‹ jobs</NuxtLink>
       <h1>Yard</h1>
       <span class="grow" />
-      <v-btn variant="text" :disabled="yard.steps.value.back === 0" title="Undo (z)" @click="yard.undo">Undo</v-btn>
-      <v-btn variant="text" :disabled="yard.steps.value.again === 0" @click="yard.redo">Again</v-btn>
+      <v-btn variant="text" :disabled="yard.steps.value.back === 0" title="Undo (z)" @click="back(yard.undo)"
+        >Undo</v-btn
+      >
+      <v-btn variant="text" :disabled="yard.steps.value.again === 0" @click="back(yard.redo)">Again</v-btn>
       <span role="status" class="soft">{{ waiting ? 'waits for a signal' : 'saved' }}</span>
     </header>
     <StorageNotice />

@@ -9,6 +9,7 @@ import type {
   OfferLink,
   OfferList,
   OfferPage,
+  OfferWatch,
   PictureAnswer,
   Problem,
   StormAnswer,
@@ -153,6 +154,7 @@ export const api = {
     ask<YardHistoryPage>(`/yard/history${before === undefined ? '' : `?before=${before}`}`, ({ entries }) =>
       Array.isArray(entries),
     ),
+  offerWatch: () => ask<OfferWatch>('/offer-watch', ({ offers }) => Array.isArray(offers)),
   listOffers: (job: string) => ask<OfferList>(`${jobPath(job)}/offers`, ({ offers }) => Array.isArray(offers)),
   keepOffer: (job: string, draft: OfferDraft) =>
     ask<KeptOffer>(`${jobPath(job)}/offers`, isOffer(draft.id), post(JSON.stringify(draft))),

@@ -27,8 +27,9 @@ export interface Yard {
   refresh: () => Promise<void>
   /** @returns what is wrong with it; nothing is changed then */
   change: (changes: readonly YardChange[], by?: string) => Promise<InputError | undefined>
-  undo: () => Promise<void>
-  redo: () => Promise<void>
+  /** @returns why it cannot be: a row that jobs may stand on stays */
+  undo: () => Promise<InputError | undefined>
+  redo: () => Promise<InputError | undefined>
   /** Mine after all, or theirs. */
   decide: (conflict: YardConflict, isMine: boolean) => Promise<void>
 }
@@ -113,9 +114,9 @@ export function createYard(
   }
 
   /** From one way to the other: what was taken back can be done again. */
-  async function step(from: 'back' | 'again', to: 'back' | 'again'): Promise<void> {
+  async function step(from: 'back' | 'again', to: 'back' | 'again'): Promise<InputError | undefined> {
     const last = (await kept())[from].at(-1)
-    if (!last) return
+    if (!last) return undefined
     const turned = backOf(last)
     const refused = await put(turned)
     await keep((now) => ({
@@ -123,6 +124,7 @@ export function createYard(
       [from]: now[from].slice(0, -1),
       [to]: refused ? now[to] : [...now[to], turned],
     }))
+    return refused
   }
 
   async function decide(conflict: YardConflict, isMine: boolean): Promise<void> {

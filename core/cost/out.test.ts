@@ -8,6 +8,7 @@ import { tasksOf } from '../day/tasks'
 import { plan } from '../plan/plan'
 import { resolveJob } from '../resolve/resolve'
 import { measuresIn } from '../units/quantity'
+import { buyingNotes, sharedBags } from './buying'
 import { misfits } from './fits'
 import { hiresOf } from './hire'
 import { jobBills, proposedMethods, withMethods } from './jobBills'
@@ -148,4 +149,38 @@ it('posts that ask for a repair and have none chosen are proposed what the plan 
   const [first] = Object.keys(proposed)
   const chosen = withMethods(job, { [first!]: 'make-safe' })
   expect(proposedMethods({ job: chosen, plan: plan(chosen, tables) })).not.toHaveProperty([first!])
+})
+
+describe('before things are bought', () => {
+  it('mortises are measured, and a second-hand post is known for what it is', () => {
+    const rails = { ...job, lines: job.lines.map((line) => ({ ...line, kind: 'post-and-rail' as const })) }
+    const chosen = withMethods(rails, { 'B/B4': 'new-post-stone' })
+    const all = { job: chosen, resolved: resolveJob(chosen, tables), plan: plan(chosen, tables) }
+    const [said] = buyingNotes(jobBills(all, tables), chosen)
+    expect(said).toMatch(/^B4: where the rails run in mortises/)
+    const own = {
+      ...chosen,
+      lines: chosen.lines.map((line) => ({
+        ...line,
+        kind: 'close-boarded' as const,
+        posts: line.posts.map((post) =>
+          post.id === 'B4' ? { ...post, repair: { ...post.repair!, post: { material: 'oak' as const } } } : post,
+        ),
+      })),
+    }
+    const mine = { job: own, resolved: resolveJob(own, tables), plan: plan(own, tables) }
+    expect(buyingNotes(jobBills(mine, tables), own)).toEqual([expect.stringContaining('B4: a second-hand post')])
+    expect(buyingNotes(bills, spurs.job)).toEqual([])
+  })
+
+  it('holes that are filled one after the other share their bags', () => {
+    const shared = sharedBags(bills)
+    const each = bills.map(({ lines }) => lines.find(({ key }) => key.startsWith('mix/'))!.quantity.valueOf())
+    expect(shared).toEqual({
+      together: Math.ceil(each.reduce((sum, one) => sum + one, 0)),
+      apart: each.reduce((sum, one) => sum + Math.ceil(one), 0),
+    })
+    expect(shared.together).toBeLessThan(shared.apart)
+    expect(sharedBags([])).toEqual({ together: 0, apart: 0 })
+  })
 })

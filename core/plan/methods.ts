@@ -146,7 +146,7 @@ function planMethod(
   }
 }
 
-const MORTISES =
+export const MORTISES =
   'Where the rails run in mortises: measure the height and the size of each hole on the old post before a new one is bought.'
 
 /** The shortest stick that does; none where it is longer than any that is sold. */

@@ -20,6 +20,7 @@ export const ROUTES: readonly (readonly [path: string, methods: readonly string[
   ['/api/calc/:name', ['POST']],
   ['/api/forecast', ['GET']],
   ['/api/storm-watch', ['GET']],
+  ['/api/offer-watch', ['GET']],
   ['/api/yard', ['GET']],
   ['/api/yard/changes', ['POST']],
   ['/api/yard/history', ['GET']],

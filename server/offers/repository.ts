@@ -69,6 +69,19 @@ export async function offersOf(database: Knex, jobId: string): Promise<OfferHead
   return rows.map(headOf)
 }
 
+/** The newest offer of each job that is there, the last made first. */
+export async function newestOffers(database: Knex, limit: number): Promise<OfferHead[]> {
+  const newest = database('offer').select('job_id').max({ number: 'number' }).groupBy('job_id').as('newest')
+  const rows = await database('offer')
+    .join(newest, (on) => on.on('newest.job_id', 'offer.job_id').andOn('newest.number', 'offer.number'))
+    .join('job', 'job.id', 'offer.job_id')
+    .whereNull('job.deleted_at')
+    .orderBy('offer.made_at', 'desc')
+    .limit(limit)
+    .select(HEAD.map((column) => `offer.${column}`))
+  return rows.map(headOf)
+}
+
 export async function readPdf(database: Knex, id: string): Promise<Buffer> {
   return (await database('offer').where({ id }).first('pdf')).pdf as Buffer
 }

@@ -6,7 +6,7 @@ import type { OfferAnswer } from '../../core/offer/answer'
 import { stateOf } from '../../core/offer/answer'
 import type { Offer, OfferDraft } from '../../core/offer/offer'
 import { offerPages } from '../../core/offer/offerSheet'
-import type { KeptOffer, OfferLink, OfferPage } from '../../shared/contract'
+import type { KeptOffer, OfferLink, OfferPage, OfferWatch } from '../../shared/contract'
 import { NotFound, Taken } from '../http/failures'
 import { requireJob } from '../jobs/service'
 import { pdfOfPages } from '../sheets/pdf'
@@ -84,6 +84,33 @@ function keptOf(
     checksum,
     state: stateOf(offer, answered, { isReplaced, today: now.toISOString().slice(0, 10) }),
     ...(answered ? { answer: answered } : {}),
+  }
+}
+
+/** So many are looked through, and an answer is told for so long, ms. */
+const WATCHED = 200
+const ANSWER_IS_NEWS = 14 * 24 * 3600e3
+
+/** Offers that somebody waits for, or that were answered lately; those that are over last. */
+export async function readOfferWatch(database: Knex, now = new Date()): Promise<OfferWatch> {
+  const rows = await offers.newestOffers(database, WATCHED)
+  const answers = await offers.answersOf(
+    database,
+    rows.map(({ id }) => id),
+  )
+  const watched = rows.map((row) => ({ jobId: row.jobId, ...keptOf(row, answers.get(row.id), now) }))
+  return {
+    offers: watched
+      .filter(({ answer }) => !answer || now.getTime() - Date.parse(answer.at) < ANSWER_IS_NEWS)
+      .map(({ jobId, offer, state, answer }) => ({
+        jobId,
+        job: offer.job,
+        number: offer.number,
+        validUntil: offer.validUntil,
+        state,
+        ...(answer ? { by: answer.name } : {}),
+        ...(answer?.option === undefined ? {} : { option: answer.option }),
+      })),
   }
 }
 

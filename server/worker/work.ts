@@ -27,7 +27,11 @@ function parsed(text: string): unknown {
 }
 
 export const works = {
-  readJob: (text: string, own: OwnRows): WholeJob => whole(readJob(JSON.parse(text), tablesWith(tables, own))),
+  readJob(text: string, own: OwnRows): WholeJob {
+    // Offers in a file are a copy: the ones that were made stay where they were.
+    const { offers: _copy, ...job } = readJob(JSON.parse(text), tablesWith(tables, own)) as Job & { offers?: unknown }
+    return whole(job)
+  },
   newJob: (text: string, own: OwnRows): WholeJob => whole(readJob(newJob(parsed(text)), tablesWith(tables, own))),
   readBatch: (text: string): VersionedBatch => readBatch(parsed(text)),
   /** What is wrong with an edit, as its own error. */

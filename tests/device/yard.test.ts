@@ -77,12 +77,13 @@ describe('the yard on a device', () => {
   it('shows both where somebody else was faster: theirs stands until mine is chosen', async () => {
     const server = fakeYardServer()
     const [mine, theirs] = [yardDevice(server), yardDevice(server)]
+    await theirs.yard.change([price(640, 655)])
+    await theirs.queue.idle()
+    // This device has not heard of it.
     server.state.isAway = true
     await mine.yard.change([price(640, 690)])
     await mine.yard.change([price(410, 430, 'stone/gravel')])
     server.state.isAway = false
-    await theirs.yard.change([price(640, 655)])
-    await theirs.queue.idle()
     await mine.queue.idle()
     expect([priceAt(mine), priceAt(mine, 'stone/gravel')]).toEqual([655, 430])
     expect(mine.yard.conflicts.value).toHaveLength(1)

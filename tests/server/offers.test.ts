@@ -16,9 +16,11 @@ import {
   makeLink,
   readByLink,
   readOfferPdf,
+  readOfferWatch,
   readOffers,
   readPdfByLink,
 } from '../../server/offers/service'
+import { works } from '../../server/worker/work'
 import { changeYard } from '../../server/yard/service'
 import { someOffer } from '../support/someOffer'
 import { ownDatabase } from './ownDatabase'
@@ -153,5 +155,26 @@ describe('a customer', () => {
     const first = await keepOffer(database(), job, someOffer())
     await keepOffer(database(), job, someOffer())
     await expect(answerOffer(database(), job, first.offer.id, yes(first.checksum), NOW)).rejects.toThrow('the newest')
+  })
+})
+
+describe('what waits on the list of jobs', () => {
+  it('is the newest offer of each job, until it has been answered for two weeks', async () => {
+    const job = await newJob()
+    await keepOffer(database(), job, someOffer())
+    const { offer, checksum } = await keepOffer(database(), job, someOffer())
+    const mine = async (now: Date) =>
+      (await readOfferWatch(database(), now)).offers.filter(({ jobId }) => jobId === job)
+    expect(await mine(NOW)).toMatchObject([{ number: 2, state: 'sent', validUntil: '2026-12-23' }])
+    await answerOffer(database(), job, offer.id, yes(checksum), NOW)
+    expect(await mine(NOW)).toMatchObject([{ state: 'accepted', by: 'Rowan Pell', option: 'For good' }])
+    expect(await mine(new Date('2026-12-09T12:00:00Z'))).toEqual([])
+    await deleteJob(database(), job, NOW)
+    expect(await mine(NOW)).toEqual([])
+  })
+
+  it('comes into no job by a file', () => {
+    const file = { ...demoJobs().at(-1)!, offers: [{ number: 7 }] }
+    expect(works.readJob(JSON.stringify(file), {}).text).not.toContain('"offers"')
   })
 })

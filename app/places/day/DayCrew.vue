@@ -3,10 +3,12 @@ import { computed } from 'vue'
 import { SKILLS } from '~~/core/document/vocabulary'
 import type { Person, Skill } from '~~/core/day/question'
 import { USUAL_SETUP } from '~~/core/day/setup'
+import { useYard } from '~/yard/useYard'
 import { useDay } from './useDay'
 
 /** Who comes, and what each may be put to. */
 const day = useDay()
+const { people } = useYard()
 const crew = computed<readonly Person[]>(() => (day.setup.value.crew as Person[] | undefined) ?? USUAL_SETUP.crew)
 const LETTERS = ['A', 'B', 'C', 'D']
 const WORDS: Record<Skill, string> = {
@@ -25,9 +27,15 @@ const change = (id: string, to: Partial<Person>) =>
 function toggle({ id, skills }: Person, skill: Skill): void {
   void change(id, { skills: skills.includes(skill) ? skills.filter((each) => each !== skill) : [...skills, skill] })
 }
-function add(): void {
+/** Those of the yard who are not in it yet, by name. */
+const atHand = computed(() => people.value.filter(({ name }) => !crew.value.some((each) => each.name === name)))
+function add(known?: { name: string; skills?: readonly string[] }): void {
   const id = LETTERS.find((letter) => !crew.value.some((each) => each.id === letter))!
-  void keep([...crew.value, { id, name: id, skills: [...SKILLS] }])
+  const skills = known?.skills?.filter((each): each is Skill => SKILLS.some((skill) => skill === each)) ?? [...SKILLS]
+  // Somebody who stands there for whoever it may be is given the name of the first who is known.
+  const nameless = crew.value.find((each) => each.name === each.id)
+  if (known && nameless) void change(nameless.id, { name: known.name, skills })
+  else void keep([...crew.value, { id, name: known?.name ?? id, skills }])
 }
 const remove = (id: string) => keep(crew.value.filter((each) => each.id !== id))
 </script>
@@ -55,7 +63,12 @@ const remove = (id: string) => keep(crew.value.filter((each) => each.id !== id))
       </div>
       <v-btn v-if="crew.length > 1" variant="text" @click="remove(each.id)">{{ each.id }} does not come</v-btn>
     </fieldset>
-    <v-btn v-if="crew.length < 4" @click="add">One more comes</v-btn>
+    <div class="row">
+      <v-btn v-for="each in atHand" :key="each.key" :disabled="crew.length >= 4" @click="add(each)"
+        >{{ each.name }} comes</v-btn
+      >
+      <v-btn v-if="crew.length < 4" variant="text" @click="add()">One more comes</v-btn>
+    </div>
   </div>
 </template>
 

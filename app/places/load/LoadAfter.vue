@@ -39,13 +39,11 @@ const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
 
 <template>
   <div v-if="after.lines.value.length">
-    <p class="figure">
-      {{ cost.words(after.totals.value.used)
-      }}<small
-        >before tax; {{ cost.words(after.totals.value.planned) }} planned<template v-if="difference"
-          >, {{ cost.words(Math.abs(difference)) }} {{ difference > 0 ? 'more' : 'less' }}</template
-        ></small
-      >
+    <p class="figure">{{ cost.words(after.totals.value.used) }}<small>before tax</small></p>
+    <p class="says">
+      {{ cost.words(after.totals.value.planned) }} planned<template v-if="difference"
+        >, {{ cost.words(Math.abs(difference)) }} {{ difference > 0 ? 'more' : 'less' }}</template
+      >.
     </p>
     <p class="soft">
       {{

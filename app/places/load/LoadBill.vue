@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import FoldOut from '~/controls/FoldOut.vue'
+import { sharedBags } from '~~/core/cost/buying'
 import { figureOf, quantityWords } from './model/afterWords'
 import { useCost } from './useCost'
 
@@ -25,6 +26,7 @@ const rows = computed(() =>
     }
   }),
 )
+const shared = computed(() => sharedBags(cost.bills.value))
 const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 'visit' : 'visits'}`)
 </script>
 
@@ -75,6 +77,10 @@ const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 
       Without a price, and in no sum: {{ cost.bill.value.unpriced.join(', ').replaceAll(/[/-]/g, ' ') }}.
     </p>
     <FoldOut title="What is reckoned on top">
+      <p v-if="shared.apart > shared.together">
+        Filled one after the other the holes share their bags: {{ shared.together }} by measure in all, where each by
+        itself would open {{ shared.apart }}. What is left of one goes into the next.
+      </p>
       <p>
         Three allowances on one loss, none of them twice: the hole’s over-dig stands in its litres; bags have a tenth or
         one to spare; what this ground was learnt to take stands in the place of the spares once it is known.

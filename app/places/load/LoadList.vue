@@ -10,7 +10,7 @@ import { useCost } from './useCost'
 /** To be ticked while loading, shelf by shelf, in type that is read at arm's length. */
 const cost = useCost()
 const { preferences } = cost
-const { wrong, notes, forgotten } = useLeaving()
+const { wrong, notes, buying, forgotten } = useLeaving()
 /** What was forgotten before stands on top, and not twice. */
 const shelves = computed(() => {
   const first = new Set(forgotten.value.map(({ key }) => key))
@@ -43,12 +43,13 @@ const toggleVan = (key: string, is: boolean) => {
         @update:model-value="toggleVan(each.key, $event === true)"
       />
     </div>
-    <section v-if="wrong.length || notes.length" class="before" aria-labelledby="before-title">
+    <section v-if="wrong.length || notes.length || buying.length" class="before" aria-labelledby="before-title">
       <h3 id="before-title">Before you leave</h3>
       <p v-for="each in wrong" :key="`${each.key} ${each.posts.join()}`" class="caution">
         {{ each.name }} does not fit at {{ each.posts.join(', ') }}: {{ each.refusals.join('; ') }}.
       </p>
       <p v-for="each in notes" :key="each.says" class="caution">{{ each.says }}</p>
+      <p v-for="each in buying" :key="each" class="caution">{{ each }}</p>
     </section>
     <section v-if="forgotten.length" class="shelf">
       <h3>Forgotten before</h3>

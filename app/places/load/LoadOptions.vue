@@ -41,7 +41,12 @@ const crossing = computed(() => {
       <li v-for="(each, i) in options" :key="each.method" :class="{ chosen: each.isChosen }">
         <span class="mark">{{ optionMark(i) }}</span>
         <span class="name"
-          >{{ each.name }}<small>{{ each.isChosen ? 'chosen; ' : '' }}{{ each.restsOn }}</small></span
+          >{{ each.name
+          }}<small
+            >{{ each.isChosen ? 'chosen; ' : ''
+            }}{{ each.leaves.length ? `leaves as it is: ${each.leaves.join(', ').toLowerCase()}; ` : ''
+            }}{{ each.restsOn }}</small
+          ></span
         >
         <span class="measure">{{ cost.words(each.net) }}<small>now, before tax</small></span>
         <span class="measure">{{ cost.words(each.perYear) }}<small>a plumb year</small></span>

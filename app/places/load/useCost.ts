@@ -118,6 +118,7 @@ function createCost(session: Session, view: JobView) {
           name: row(view.tables.value.parts.methods, method.method).name,
           isChosen: post.repair?.method === method.method,
           isTemporary: isTemporary(method),
+          leaves: isTemporary(method) ? [] : method.leavesUnsolved,
           cost,
           net,
           perYear: costPerPlumbYear(net, survival),
@@ -126,7 +127,10 @@ function createCost(session: Session, view: JobView) {
           restsOn: restsOn(method),
         }
       })
-    return found.sort((a, b) => a.perYear - b.perYear || a.net - b.net)
+    // What leaves a cause as it is stands behind all that does not, whatever it costs.
+    return found.sort(
+      (a, b) => Number(a.leaves.length > 0) - Number(b.leaves.length > 0) || a.perYear - b.perYear || a.net - b.net,
+    )
   })
 
   const tick = (key: string, isIn: boolean) =>

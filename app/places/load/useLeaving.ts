@@ -3,6 +3,7 @@ import { useJobSession, useJobView } from '~/job/openJob'
 import { storage } from '~/sync/device'
 import { usePreferencesStore } from '~/session/preferences'
 import { useYard } from '~/yard/useYard'
+import { buyingNotes } from '~~/core/cost/buying'
 import { misfits } from '~~/core/cost/fits'
 import { toolNotes } from '~~/core/cost/tools'
 import { dayPosts } from '~~/core/day/posts'
@@ -33,6 +34,8 @@ export function useLeaving() {
     return toolNotes(cost.bills.value, tasks, given)
   })
 
+  const buying = computed(() => (cost.planned.value ? buyingNotes(cost.bills.value, cost.planned.value.job) : []))
+
   /** How often a thing was missing out there, over the jobs that this device knows. */
   const missed = shallowRef<ReadonlyMap<string, number>>(new Map())
   onMounted(async () => {
@@ -47,5 +50,5 @@ export function useLeaving() {
       .filter(({ key }) => missed.value.has(key))
       .sort((a, b) => missed.value.get(b.key)! - missed.value.get(a.key)!),
   )
-  return { wrong, notes, forgotten }
+  return { wrong, notes, buying, forgotten }
 }

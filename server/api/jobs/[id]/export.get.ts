@@ -4,9 +4,27 @@ import { database } from '../../../database'
 import { setResponseHeader } from 'h3'
 import { jobFileName } from '../../../../core/document/fileName'
 import { readStoredJob } from '../../../jobs/service'
+import { readOffers } from '../../../offers/service'
+import type { KeptOffer } from '../../../../shared/contract'
 
+/** What the file tells of an offer: a copy, which nothing reads back. */
+const offerCopy = ({ offer, checksum, state, answer }: KeptOffer) => ({
+  id: offer.id,
+  number: offer.number,
+  madeAt: offer.madeAt,
+  validUntil: offer.validUntil,
+  currency: offer.currency.code,
+  options: offer.options,
+  pdf: checksum,
+  state,
+  ...(answer ? { answered: { name: answer.name, at: answer.at } } : {}),
+})
+
+/** The job file, with a copy of its offers. */
 export default answering(async (event) => {
-  const { document } = await readStoredJob(await database(), jobIdentity(event))
+  const opened = await database()
+  const id = jobIdentity(event)
+  const [{ document }, kept] = await Promise.all([readStoredJob(opened, id), readOffers(opened, id)])
   setResponseHeader(event, 'content-disposition', `attachment; filename="${jobFileName(document.name)}"`)
-  return document
+  return kept.length > 0 ? { ...document, offers: kept.map(offerCopy) } : document
 })
