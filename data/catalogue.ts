@@ -64,6 +64,7 @@ const LONG = [
   ['rail/rail-38x88', '38 × 88 rail', 1.7, 310, [2.4, 3, 3.6, 4.8]],
   ['rail/rail-47x100', '47 × 100 rail', 2.4, 420, [2.4, 3, 3.6, 4.8]],
   ['rail/rail-2x4', '2 × 4 rail', 1.7, 310, [2.44, 3.05, 3.66, 4.88]],
+  ['board/feather-edge', '125 mm feather edge board', 1.3, 260, [1.2, 1.5, 1.8, 2.4]],
   ['pin/conduit-29', '29.5 mm conduit', 1, 890, [1, 3]],
   ['pin/pipe-33', '33.4 mm pipe', 2.5, 1_560, [1, 3]],
   ['pin/pipe-48', '48.3 mm pipe', 4.1, 2_240, [1, 3]],
@@ -107,6 +108,18 @@ const made = MADE.flatMap(([kind, group, kept, of]) =>
   })),
 )
 
+const nails: CatalogueRow = {
+  key: 'fixing/nail-65',
+  name: '65 mm galvanised nail',
+  group: 'fixing',
+  unit: 'each',
+  pack: 250,
+  price: 1_250,
+  tax: 'standard',
+  mass: 0.006,
+  kept: BINS,
+}
+
 /** A day of it, half of one, a weekend; and what is left as a deposit. */
 const HIRED = [
   ['mixer', [4_200, 2_600, 6_300], 10_000],
@@ -142,7 +155,7 @@ const services: CatalogueRow[] = [
   { key: 'disposal/concrete', name: 'old concrete taken away', group: 'disposal', unit: 'kg', pack: 1, price: 9, tax: 'standard' },
 ]
 
-export const catalogue: readonly CatalogueRow[] = [...mixes, ...bulk, ...posts, ...long, ...made, ...services]
+export const catalogue: readonly CatalogueRow[] = [...mixes, ...bulk, ...posts, ...long, ...made, nails, ...services]
 
 /** Working values of a newcomer: a workspace sets its own. */
 export const costSettings: CostSettings = {

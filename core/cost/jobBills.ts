@@ -3,7 +3,10 @@ import { dayPosts } from '../day/posts'
 import { meansOf } from '../day/setup'
 import type { DayPost } from '../day/tasks'
 import type { MethodPlan, Plan } from '../plan/types'
-import type { ResolvedJob } from '../resolve/resolve'
+import type { ResolvedJob, ResolvedLine, ResolvedPost } from '../resolve/resolve'
+import type { Metres } from '../units/types'
+import { claddingLines, mendingOf } from './cladding'
+import { isTemporary } from './stands'
 import type { Tables } from '../tables/tables'
 import { billOf, type BillLine } from './bill'
 
@@ -39,14 +42,38 @@ export function postBill(
   { job, resolved }: Pick<PlannedJob, 'job' | 'resolved'>,
   tables: Tables,
 ): PostBill {
-  const { section } = resolved.lines
-    .flatMap((line) => line.posts.map((each) => ({ address: `${line.id}/${each.id}`, section: each.section })))
-    .find(({ address }) => address === post.address)!
+  const [line, of] = placeOf(post.address, resolved)
+  const cladding = job.lines.find(({ id }) => id === line.id)?.posts.find(({ id }) => id === of.id)?.cladding
+  const lines = billOf(
+    method,
+    post,
+    { ...meansOf(job.day ?? {}), ...(of.section ? { section: of.section } : {}) },
+    tables,
+  )
+  // What stands propped for today is not clad again.
+  const mends = cladding && !isTemporary(method)
+  const place = { post: post.address, bay: longerBay(line, of), height: line.height }
   return {
     address: post.address,
     method,
-    lines: billOf(method, post, { ...meansOf(job.day ?? {}), ...(section ? { section } : {}) }, tables),
+    lines: mends ? [...lines, ...claddingLines(cladding, mendingOf(cladding), place, tables)] : lines,
   }
+}
+
+function placeOf(address: string, { lines }: ResolvedJob): [ResolvedLine, ResolvedPost] {
+  const [line, post] = lines
+    .flatMap((each) => each.posts.map((of) => [each, of] as const))
+    .find(([each, of]) => `${each.id}/${of.id}` === address)!
+  return [line, post]
+}
+
+/** Of the bays beside a post, m. */
+export const longerBay = ({ posts }: ResolvedLine, { id, station }: ResolvedPost): Metres => {
+  const at = posts.findIndex((each) => each.id === id)
+  return [posts[at - 1], posts[at + 1]].reduce(
+    (most, each) => Math.max(most, each ? Math.abs(each.station - station) : 0),
+    0,
+  )
 }
 
 /** What the plan proposes for posts that ask for a repair and have none chosen, by line and post. */

@@ -8,6 +8,7 @@ import { tasksOf } from '../day/tasks'
 import { plan } from '../plan/plan'
 import { resolveJob } from '../resolve/resolve'
 import { measuresIn } from '../units/quantity'
+import { claddingLines, mendingOf, type Cladding, type RailMending } from './cladding'
 import { buyingNotes, sharedBags } from './buying'
 import { misfits } from './fits'
 import { hiresOf } from './hire'
@@ -182,5 +183,49 @@ describe('before things are bought', () => {
     })
     expect(shared.together).toBeLessThan(shared.apart)
     expect(sharedBags([])).toEqual({ together: 0, apart: 0 })
+  })
+})
+
+describe('rails and boards at a post', () => {
+  const place = { post: 'B/B4', bay: 2.4, height: 1.8 }
+  const of = (cladding: Cladding, mending: RailMending = 'splice') =>
+    Object.fromEntries(
+      claddingLines(cladding, mending, place, tables).map(({ key, quantity }) => [key, quantity.valueOf()]),
+    )
+
+  it('take what is counted of them, by hand', () => {
+    // Two ends spliced: two pieces, 12 screws, 40 minutes; ten boards again and two new ones on three rails.
+    expect(of({ railEnds: 2 })).toEqual({ 'rail/rail-38x88': 2, 'rail-fixing/screw-5x80': 12, 'labour/saw': 40 / 60 })
+    expect(of({ salvaged: 10, broken: 2 })).toEqual({
+      'board/feather-edge': 2,
+      'fixing/nail-65': 72,
+      'labour/saw': 66 / 60,
+    })
+    expect(of({})).toEqual({})
+    const [rail] = claddingLines({ railEnds: 1 }, 'new', place, tables)
+    expect(rail!.piece).toEqual({ stock: 'rail/rail-38x88', length: 2.4 })
+  })
+
+  it('are spliced where a splice holds, and as it was chosen', () => {
+    expect(mendingOf({ railEnds: 1 })).toBe('splice')
+    expect(mendingOf({ railEnds: 1, torn: 0.45, mend: 'new' })).toBe('new')
+    expect(mendingOf({ railEnds: 1, torn: 0.5, mend: 'splice' })).toBe('new')
+  })
+
+  it('stand in the bill of a lasting repair, and not of one that is propped for today', () => {
+    const counted = {
+      ...job,
+      lines: job.lines.map((line) => ({
+        ...line,
+        posts: line.posts.map((post) => (post.id === 'B4' ? { ...post, cladding: { railEnds: 2 } } : post)),
+      })),
+    }
+    const rails = (way: string) => {
+      const changed = withMethods(counted, { 'B/B4': way })
+      const all = { job: changed, resolved: resolveJob(changed, tables), plan: plan(changed, tables) }
+      return jobBills(all, tables)[0]!.lines.filter(({ key }) => key.startsWith('rail/')).length
+    }
+    expect([rails('new-post-concrete'), rails('make-safe')]).toEqual([1, 0])
+    expect(catalogue.some(({ stockOf }) => stockOf === 'board/feather-edge')).toBe(true)
   })
 })

@@ -36,6 +36,7 @@ import { TARGETS } from '../wind/target'
 import {
   CARRIED,
   CLEAR_FACES,
+  RAIL_MENDINGS,
   COATINGS,
   DUTIES,
   FOOTING_KINDS,
@@ -319,6 +320,14 @@ export const postSchema = record({
   /** Ground or air that eats steel: salt, cinders, manure. */
   corrosive: flag(),
   steadyLoad: part({ pressure: needed(0, 20_000, 'Pa'), height: needed(0.05, 4, 'm') }),
+  /** Of the rails and boards at it: rotten or torn ends, how much of one is torn off, boards that serve again or not. */
+  cladding: part({
+    railEnds: quantity(0, 12),
+    torn: quantity(0, 3, 'm'),
+    salvaged: quantity(0, 200),
+    broken: quantity(0, 200),
+    mend: choice(RAIL_MENDINGS),
+  }),
   observations: observationsSchema,
   /** Nothing has failed, and it is to become more than it is. */
   upgrade: choice(UPGRADES),

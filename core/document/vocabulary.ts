@@ -50,6 +50,8 @@ export const OVERNIGHT = ['propped', 'covered', 'barred', 'signed'] as const
 export const SKILLS = ['dig', 'mix', 'saw', 'lift'] as const
 /** What a day is planned with, of which there are so many. */
 export const TOOLS = ['props', 'level', 'mixer', 'breaker', 'auger'] as const
+/** A piece beside what is left of a rail, or a new one. */
+export const RAIL_MENDINGS = ['splice', 'new'] as const
 export const STANDING_SHAPES = ['square', 'round'] as const
 /** What is met while digging, on which side of the hole, and what was decided on it. */
 export const MET_KINDS = [

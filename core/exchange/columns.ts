@@ -1,4 +1,12 @@
-import { CARRIED, CLEAR_FACES, DUTIES, FOOTING_KINDS, HARD_THINGS, UPGRADES } from '../document/vocabulary'
+import {
+  CARRIED,
+  CLEAR_FACES,
+  DUTIES,
+  FOOTING_KINDS,
+  HARD_THINGS,
+  RAIL_MENDINGS,
+  UPGRADES,
+} from '../document/vocabulary'
 import { MATERIALS } from '../timber/materials'
 import { PICKED, SEEN_TOGETHER } from '../cause/observations'
 
@@ -85,6 +93,11 @@ export const COLUMNS: readonly Column[] = [
   column('roomToDig', 'flag', ['room']),
   column('upgrade', 'choice', [], UPGRADES),
   column('corrosive', 'flag', ['salt']),
+  column('cladding.railEnds', 'number', ['rottenrailends']),
+  column('cladding.torn', 'length', ['tornoff']),
+  column('cladding.salvaged', 'number', ['boardsthatserve']),
+  column('cladding.broken', 'number', ['brokenboards']),
+  column('cladding.mend', 'choice', ['railmending'], RAIL_MENDINGS),
   column('steadyLoad.pressure', 'number', ['sidepressure']),
   column('steadyLoad.height', 'length', ['sidepressureheight']),
   ...lean(0),

@@ -176,6 +176,7 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       gate: anyGate,
       ...setOutOfPost,
       steadyLoad: fc.record({ pressure: between(0, 20_000), height: between(0.05, 4) }),
+      cladding: fc.record({ railEnds: fc.nat(12), torn: between(0, 3), mend: fc.constantFrom('splice', 'new') }),
       observations,
       groundLevel: between(-5, 5),
       conditions: fc.subarray(tables.conditions.map((row) => row.key)),

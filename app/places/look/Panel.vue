@@ -9,6 +9,7 @@ import PhotographPins from './PhotographPins.vue'
 import PivotFinder from './PivotFinder.vue'
 import PivotPicture from './PivotPicture.vue'
 import ProbeReadings from './ProbeReadings.vue'
+import RailsAndBoards from './RailsAndBoards.vue'
 import ReadingTrail from './ReadingTrail.vue'
 import SmallPicture from '~/picture/SmallPicture.vue'
 import { smallPicture } from '~/picture/model/smallPictures'
@@ -25,6 +26,8 @@ const parts = computed(() =>
     questions: part.questions.filter(({ onlyFor }) => !onlyFor || onlyFor(post.value)),
   })),
 )
+/** A single post carries no fence, and mesh and vinyl have no rail ends to rot. */
+const hasCladding = computed(() => !['single', 'mesh', 'vinyl'].includes(view.line.value?.kind ?? ''))
 const valueOf = ({ key }: Question) => seen.value[key] as string | string[] | undefined
 /** Brings a question into sight that was asked for elsewhere. */
 function show(): void {
@@ -58,6 +61,7 @@ function jump(key: string): void {
         <PullTest />
       </div>
       <div v-if="part.key === 'wood' && isWood(post)" class="panel-section"><ProbeReadings /></div>
+      <RailsAndBoards v-if="part.key === 'wood' && hasCladding" />
       <div v-for="question in part.questions" :key="question.key" class="panel-section">
         <AnswerTiles
           v-slot="{ value }"
