@@ -11,6 +11,7 @@ import { startDatabase, TEST_DATABASES } from '../scripts/lib/database.mjs'
 import { state } from '../scripts/lib/paths.mjs'
 import { againstC } from './againstC'
 import { dayFigures } from './day'
+import { stickFigures } from './sticks'
 import { editFigures } from './edits'
 import { lineFigures } from './line'
 import { pageFigures } from './page'
@@ -112,6 +113,10 @@ report(
 
 for (const [name, value] of await lineFigures()) report(name, value, 'ms')
 
+for (const { pieces, milliseconds: time, gap } of await stickFigures()) {
+  report(`cutting ${pieces} pieces from five lengths of stock`, time, 'ms')
+  report(`  its price over the bound, for ${pieces} pieces`, 1 + gap, 'times')
+}
 const days = dayFigures()
 for (const { posts, milliseconds: time } of days) report(`planning the days of ${posts} posts, 40 rounds`, time, 'ms')
 for (const { posts, milliseconds: time } of days.slice(1))

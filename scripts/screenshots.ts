@@ -24,7 +24,6 @@ const VIEWS: {
   path: (job: string) => string
   size: typeof DESK
   tap?: string
-  then?: string
   of?: string
 }[] = [
   { name: 'jobs', path: () => '/', size: DESK },
@@ -35,19 +34,13 @@ const VIEWS: {
   { name: 'red-flag', path: (job: string) => `${job}/cause?post=V2`, size: DESK, of: STORE },
   { name: 'repair', path: (job: string) => `${job}/repair?post=B7`, size: DESK },
   { name: 'side-by-side', path: (job: string) => `${job}/repair?post=B7`, size: DESK, tap: 'Side by side' },
-  {
-    name: 'whole-line',
-    path: (job: string) => `${job}/repair?post=B7`,
-    size: DESK,
-    tap: 'Whole line',
-    then: 'Plan the line',
-  },
   { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
   { name: 'set-out', path: (job: string) => `${job}/set-out?post=E3`, size: DESK, of: ENTRANCE },
   { name: 'phone-pour', path: (job: string) => `${job}/pour?post=B1`, size: PHONE, of: POURED },
   { name: 'pour', path: (job: string) => `${job}/pour?post=B1`, size: DESK, of: POURED },
   { name: 'day', path: (job: string) => `${job}/day?post=B1`, size: DESK, tap: 'Plan the days', of: POURED },
   { name: 'load', path: (job: string) => `${job}/load?post=B1`, size: DESK, of: POURED },
+  { name: 'yard', path: () => '/yard', size: DESK },
   { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
   {
     name: 'line-sheet',
@@ -89,7 +82,7 @@ try {
   })
   const { jobs } = (await (await fetch(`${server.address}/api/jobs`)).json()) as ListPage
   const pathOf = (wanted: string) => `/jobs/${jobs.find(({ name }) => name === wanted)!.id}`
-  for (const { name, path, size, tap, then, of = bankSide } of VIEWS) {
+  for (const { name, path, size, tap, of = bankSide } of VIEWS) {
     const page = await browser.newPage({ viewport: size, reducedMotion: 'reduce', locale: 'en-GB' })
     await page.goto(server.address + path(pathOf(of)))
     await page.locator('html[data-ready]').waitFor()
@@ -99,11 +92,6 @@ try {
       await button!.or(tab!).first().click()
     }
     if (name === 'day') await page.getByRole('heading', { name: 'What decides the end' }).waitFor()
-    if (then) {
-      await page.getByRole('button', { name: then }).click()
-      await page.getByRole('progressbar').waitFor({ state: 'hidden' })
-      await page.getByRole('heading', { level: 3 }).last().scrollIntoViewIfNeeded()
-    }
     await page.screenshot({ path: join(folder, `${name}.png`) })
     await page.close()
   }
