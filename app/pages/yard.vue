@@ -1,39 +1,30 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { useRouter } from '#imports'
-import { onKeyStroke, useFileDialog, useMediaQuery } from '@vueuse/core'
-import Papa from 'papaparse'
-import { csvOf, saveFile } from '~/exchange/files'
-import { usePreferencesStore } from '~/session/preferences'
+import { onKeyStroke, useMediaQuery } from '@vueuse/core'
 import StorageNotice from '~/shell/StorageNotice.vue'
 import { queue, yard } from '~/sync/device'
 import { YARD } from '~/sync/yard'
+import { useChanging } from '~/yard/useChanging'
 import { useYard } from '~/yard/useYard'
 import YardConflicts from '~/yard/YardConflicts.vue'
 import YardHistory from '~/yard/YardHistory.vue'
+import YardNames from '~/yard/YardNames.vue'
 import YardNewRow from '~/yard/YardNewRow.vue'
 import YardTable from '~/yard/YardTable.vue'
-import type { InputError } from '~~/core/errors'
-import { LARGEST } from '~~/core/limits'
-import type { YardChange } from '~~/core/yard/change'
 import type { YardRow } from '~~/core/yard/column'
-import { readTable, tableText, type TableRead } from '~~/core/yard/csv'
-import { PART_TABLE } from '~~/core/yard/tables/parts'
 import { YARD_TABLES } from '~~/data/yard'
 
 /** What this workshop has of its own: prices, offcuts, vans, people, tools, rules, mixes, soils and parts. */
-const preferences = usePreferencesStore()
-const { rows, currency } = useYard()
+const { rows } = useYard()
 const router = useRouter()
-const asked = computed(() => String(router.currentRoute.value.query.table ?? ''))
-const table = computed(() => YARD_TABLES.find(({ key }) => key === asked.value) ?? YARD_TABLES[0]!)
+const table = computed(() => {
+  const asked = String(router.currentRoute.value.query.table ?? '')
+  return YARD_TABLES.find(({ key }) => key === asked) ?? YARD_TABLES[0]!
+})
 const go = (key: string) => router.replace({ query: { table: key } })
 const onPhone = useMediaQuery('(max-width: 760px)')
-const [mine, parts] = [
-  YARD_TABLES.filter(({ key }) => !key.startsWith(PART_TABLE)),
-  YARD_TABLES.filter(({ key }) => key.startsWith(PART_TABLE)),
-]
-const picks = [...mine, ...parts].map(({ key, name }) => ({ value: key, title: name }))
+const picks = YARD_TABLES.map(({ key, name }) => ({ value: key, title: name }))
 
 const search = ref('')
 const all = computed(() => rows.value[table.value.key] ?? [])
@@ -43,30 +34,12 @@ const shown = computed(() => {
 })
 const known = computed(() => new Set(all.value.map(({ key }) => key)))
 
-const said = ref('')
-const problems = shallowRef<readonly InputError[]>([])
+const { said, problems, change, brought, bring, save, back } = useChanging(
+  () => table.value,
+  () => all.value,
+)
 const isNew = ref(false)
 const showsHistory = ref(false)
-const change = (changes: readonly YardChange[]) => yard.change(changes, preferences.person.trim() || undefined)
-/** Of a list that was brought everything is taken, or nothing. */
-async function brought({ changes, problems: wrong }: TableRead): Promise<void> {
-  const refused = wrong.length > 0 ? undefined : await change(changes)
-  problems.value = refused ? [refused] : wrong
-  const touched = new Set(changes.map(({ key }) => key)).size
-  said.value = problems.value.length > 0 ? '' : `${touched} ${touched === 1 ? 'row' : 'rows'} changed by it.`
-}
-const dialog = useFileDialog({ accept: '.csv,.tsv,.txt,text/csv', multiple: false, reset: true })
-dialog.onChange(async (files) => {
-  const [file] = files ?? []
-  if (!file) return
-  if (file.size > LARGEST.document)
-    return void (said.value = `${file.name} is larger than ${LARGEST.document / 1e6} MB.`)
-  const { data } = Papa.parse<string[]>((await file.text()).replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
-  await brought(readTable(table.value, all.value, data, currency.value))
-})
-const save = () =>
-  saveFile(`yard-${table.value.key}.csv`, csvOf(tableText(table.value, all.value, currency.value)), 'text/csv')
-
 const grid = useTemplateRef('grid')
 function added(key: string): void {
   isNew.value = false
@@ -74,17 +47,13 @@ function added(key: string): void {
   if (row) void grid.value?.take(row as YardRow)
 }
 const waiting = computed(() => queue.waiting(YARD))
-async function back(step: typeof yard.undo): Promise<void> {
-  const refused = await step()
-  problems.value = refused ? [refused] : []
-  said.value = ''
-}
+
+const isTyped = ({ target }: Event) =>
+  target instanceof HTMLElement && target.closest('input, [role=combobox]') !== null
 onKeyStroke(['z', 'Z'], (event) => {
   if (event.ctrlKey || event.metaKey || isTyped(event)) return
   void back(event.shiftKey ? yard.redo : yard.undo)
 })
-const isTyped = ({ target }: Event) =>
-  target instanceof HTMLElement && target.closest('input, [role=combobox]') !== null
 </script>
 
 <template>
@@ -102,27 +71,7 @@ const isTyped = ({ target }: Event) =>
     <StorageNotice />
     <YardConflicts />
     <div class="body">
-      <nav v-if="!onPhone" class="tables" aria-label="Tables of the yard">
-        <v-list density="compact" class="names">
-          <v-list-item
-            v-for="each in mine"
-            :key="each.key"
-            :title="each.name"
-            :active="each.key === table.key"
-            :aria-current="each.key === table.key"
-            @click="go(each.key)"
-          />
-          <v-list-subheader>What repairs are made with</v-list-subheader>
-          <v-list-item
-            v-for="each in parts"
-            :key="each.key"
-            :title="each.name"
-            :active="each.key === table.key"
-            :aria-current="each.key === table.key"
-            @click="go(each.key)"
-          />
-        </v-list>
-      </nav>
+      <YardNames v-if="!onPhone" :shown="table.key" @choose="go" />
       <main class="work">
         <v-select
           v-if="onPhone"
@@ -137,7 +86,7 @@ const isTyped = ({ target }: Event) =>
         <div class="ways">
           <v-text-field v-model="search" type="search" label="Search" hide-details class="search" />
           <v-btn v-if="!table.isSingle" :aria-expanded="isNew" @click="isNew = !isNew">One more</v-btn>
-          <v-btn variant="text" @click="dialog.open()">Bring a list</v-btn>
+          <v-btn variant="text" @click="bring">Bring a list</v-btn>
           <v-btn variant="text" @click="save">Save as CSV</v-btn>
           <v-btn variant="text" :aria-expanded="showsHistory" @click="showsHistory = !showsHistory">History</v-btn>
         </div>
@@ -191,25 +140,6 @@ h1 {
   min-height: 0;
   display: grid;
   grid-template-columns: 210px minmax(0, 1fr);
-}
-.tables {
-  overflow-y: auto;
-  border-right: 1.8px solid var(--ink);
-}
-/* The names of tables are read at arm's length as all else is. */
-.names {
-  background: none;
-}
-.names :deep(.v-list-item-title) {
-  font-size: 16px;
-}
-.names :deep(.v-list-item--active) {
-  border-left: 6px solid var(--string);
-}
-.names :deep(.v-list-subheader__text) {
-  font-size: 14px;
-  color: var(--ink);
-  opacity: 1;
 }
 .which {
   flex: none;

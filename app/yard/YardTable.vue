@@ -1,22 +1,16 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { useMediaQuery } from '@vueuse/core'
-import Papa from 'papaparse'
-import type { InputError } from '~~/core/errors'
-import type { YardChange } from '~~/core/yard/change'
-import type { YardColumn, YardRow, YardTable } from '~~/core/yard/column'
-import { readTable } from '~~/core/yard/csv'
-import { pastedChanges, shownCell, typedChange } from './model/cells'
+import type { YardColumn, YardRow } from '~~/core/yard/column'
+import type { TableRead } from '~~/core/yard/csv'
+import { shownCell } from './model/cells'
 import { useCellTerms } from './useCellTerms'
+import { useRowInHand, type ShownTable } from './useRowInHand'
 import YardField from './YardField.vue'
 
 /** Rows to be read, and the one in hand to be typed into; a block of a spreadsheet is pasted where one stands. */
-const props = defineProps<{
-  table: YardTable
-  rows: readonly YardRow[]
-  change: (changes: readonly YardChange[]) => Promise<InputError | undefined>
-}>()
-const emit = defineEmits<{ brought: [{ changes: YardChange[]; problems: InputError[] }] }>()
+const props = defineProps<ShownTable>()
+const emit = defineEmits<{ brought: [TableRead] }>()
 const terms = useCellTerms()
 const onPhone = useMediaQuery('(max-width: 760px)')
 
@@ -30,55 +24,13 @@ const headers = computed(() =>
     sortable: false,
   })),
 )
-const inHand = ref<string>()
-watch(
-  () => props.table.key,
-  () => (inHand.value = undefined),
-)
-
 const frame = useTemplateRef<HTMLElement>('frame')
-async function take(row: YardRow, path?: string): Promise<void> {
-  inHand.value = row.key
-  await nextTick()
-  const at = path === undefined ? '' : `[data-path="${path}"] input`
-  frame.value?.querySelector<HTMLElement>(`.in-hand ${at || 'input'}`)?.focus()
-}
-async function save(column: YardColumn, row: YardRow, typed: string): Promise<InputError | undefined> {
-  try {
-    const change = typedChange(props.table, column, row, typed, terms.value)
-    return change && (await props.change([change]))
-  } catch (error) {
-    return error as InputError
-  }
-}
-/** As in a list on paper: the same column, one line down. */
-function goDown(row: YardRow, { path }: YardColumn): void {
-  const next = props.rows[props.rows.findIndex(({ key }) => key === row.key) + 1]
-  if (next) void take(next, path)
-}
-
-function paste(event: ClipboardEvent): void {
-  const text = event.clipboardData?.getData('text/plain') ?? ''
-  if (!/[\t\n]/.test(text.trim())) return
-  event.preventDefault()
-  const cells = Papa.parse<string[]>(text.replace(/\n$/, ''), { delimiter: '\t' }).data
-  if (cells[0]?.some((cell) => cell.trim().toLowerCase() === 'key'))
-    return emit('brought', readTable(props.table, props.rows, cells, terms.value.currency))
-  const path = (event.target as HTMLElement).closest<HTMLElement>('[data-path]')?.dataset.path
-  const place = {
-    rows: props.rows,
-    at: Math.max(
-      0,
-      props.rows.findIndex(({ key }) => key === inHand.value),
-    ),
-    columns: columns.value,
-    from: Math.max(
-      0,
-      columns.value.findIndex((each) => each.path === path),
-    ),
-  }
-  emit('brought', pastedChanges(props.table, place, cells, terms.value))
-}
+const { inHand, take, save, goDown, paste } = useRowInHand(
+  () => props,
+  frame,
+  () => columns.value,
+  (read) => emit('brought', read),
+)
 const isNumber = ({ kind }: YardColumn) => ['number', 'money', 'length'].includes(kind)
 const takeOut = (row: YardRow) => props.change([{ table: props.table.key, key: row.key, was: row, value: null }])
 defineExpose({ take })

@@ -203,6 +203,11 @@ test('is offered on Monday, and reckoned up on Friday', async ({ page, request, 
     await used.fill(String(planned + 1))
     await used.press('Enter')
     await expect(page.getByRole('listitem').filter({ hasText: /^2 bags/ })).toBeVisible()
+    const missing = page.getByRole('combobox', { name: 'What was missing out there' })
+    await missing.fill('breaker')
+    await page.getByRole('option', { name: /a breaker, goggles and a mask/ }).click()
+    await missing.press('Escape')
+    await expectSaved(page)
     await expectUsable(page, 'planned against actual')
     await page.getByRole('button', { name: 'Bring the yard’s list up to date' }).click()
     await expect(page.getByRole('status').filter({ hasText: 'Put back on' })).toBeVisible()
@@ -214,10 +219,18 @@ test('is offered on Monday, and reckoned up on Friday', async ({ page, request, 
     await expectUsable(page, 'what was changed in the yard')
   })
 
+  await test.step('the next job has on top what was forgotten', async () => {
+    const next = await importJob(request, { ...sixPosts(), name: 'The week after' })
+    await open(page, `/jobs/${next}/load`)
+    const forgotten = page.getByRole('heading', { name: 'Forgotten before' })
+    await expect(forgotten).toBeVisible()
+    await expect(page.getByRole('checkbox', { name: /a breaker, goggles and a mask/ })).toHaveCount(1)
+    await toYard(page)
+  })
+
   // The yard is one for all: what this week changed is taken back.
   const undo = page.getByRole('button', { name: 'Undo' })
   for (const _change of ['a price', 'an offcut', 'a bolt', 'what was left']) await undo.click()
   await expect(undo).toBeDisabled()
-  await page.getByRole('button', { name: 'History' }).click()
   await expect(page.getByRole('row', { name: new RegExp(`${BAG} mix 6.40`) })).toBeVisible()
 })
