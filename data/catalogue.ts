@@ -1,4 +1,5 @@
 import type { CatalogueRow, CostSettings } from '../core/cost/catalogue'
+import { FOOT } from '../core/units/constants'
 import { parts } from './parts'
 
 /*
@@ -48,16 +49,31 @@ const STICKS = [
   ['post-150', '150 × 150 post', 12.4, 1_790, [2.4, 3, 3.6]],
   ['post-200', '200 × 200 post', 22, 3_200, [2.4, 3, 3.6]],
 ] as const
-const posts = STICKS.flatMap(([key, name, mass, price, lengths]) =>
-  lengths.map((length): CatalogueRow => ({
-    ...stick(`post/${key}`, name, length),
-    group: 'post',
-    price: Math.round(price * length),
-    mass: Math.round(mass * length * 10) / 10,
-    kept: RACK,
-    least: 2,
-  })),
-)
+/** The same by the foot, as they are sold there. */
+const FEET_STICKS = [
+  ['post-4x4', '4 × 4 post', 4.4, 700],
+  ['post-5x5', '5 × 5 post', 7, 1_100],
+  ['post-6x6', '6 × 6 post', 10.4, 1_620],
+  ['post-8x8', '8 × 8 post', 19.3, 2_900],
+] as const
+const SOLD_FEET = [6, 7, 8, 9, 10, 12]
+const post = (key: string, [name, lengthName]: readonly [string, string], length: number, [mass, price]: readonly [number, number]) => ({
+  ...stick(`post/${key}`, name, length),
+  name: `${name}, ${lengthName}`,
+  group: 'post' as const,
+  price: Math.round(price * length),
+  mass: Math.round(mass * length * 10) / 10,
+  kept: RACK,
+  least: 2,
+})
+const posts: CatalogueRow[] = [
+  ...STICKS.flatMap(([key, name, mass, price, lengths]) =>
+    lengths.map((length) => post(key, [name, `${length} m`], length, [mass, price])),
+  ),
+  ...FEET_STICKS.flatMap(([key, name, mass, price]) =>
+    SOLD_FEET.map((feet) => post(key, [name, `${feet} ft`], Math.round(feet * FOOT * 1e4) / 1e4, [mass, price])),
+  ),
+]
 
 /** Rails, pipes and bars: mass of a metre and price of one, and the lengths that they are sold in. */
 const LONG = [

@@ -16,6 +16,8 @@ export interface LineBill {
   offcuts: { offcut: Offcut; count: number }[]
   total: Total
   unpriced: string[]
+  /** To be cut from sticks that the yard's list has none of. */
+  unsold: { key: string; length: Metres; count: number }[]
 }
 
 export interface OnceForAll {
@@ -52,12 +54,18 @@ export function lineBill(
     ...merged.filter(({ row }) => !row).map(({ key }) => key),
     ...lines.filter((line) => line.piece && !rowOf(line, catalogue)).map(({ key }) => key),
   ]
+  const unsold = lines.flatMap((line) =>
+    line.piece && !rowOf(line, catalogue)
+      ? [{ key: line.key, length: line.piece.length, count: Number(line.quantity.valueOf()) }]
+      : [],
+  )
   return {
     merged,
     sticks,
     offcuts: taken,
     total: totalOfLines(charged, settings, currency),
     unpriced: [...new Set(unpriced)],
+    unsold,
   }
 }
 

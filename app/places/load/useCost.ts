@@ -28,7 +28,15 @@ type Session = ReturnType<typeof useJobSession>
 
 function createCost(session: Session, view: JobView) {
   const preferences = usePreferencesStore()
-  const { catalogue, offcuts, vehicles, reckoning: settings, currency } = useYard()
+  const { catalogue: listed, offcuts, vehicles, reckoning: settings, currency } = useYard()
+  /** Bags are called by what stands on them where people measure so. */
+  const catalogue = computed(() => {
+    const names = new Map(view.tables.value.mixes.map(({ key, name }) => [`mix/${key}`, name]))
+    return listed.value.map((each) => {
+      const name = preferences.units === 'metric' ? undefined : names.get(each.key)
+      return name ? { ...each, name } : each
+    })
+  })
   const words = (amount: Minor | number) =>
     moneyWords(typeof amount === 'number' ? Math.round(amount) : amount, currency.value)
 
@@ -70,7 +78,7 @@ function createCost(session: Session, view: JobView) {
       },
     ),
   )
-  const loading = computed(() => loadingList(bill.value, bills.value, view.tables.value))
+  const loading = computed(() => loadingList(bill.value, bills.value, view.tables.value, preferences.show))
   const wantedVans = ref<string[]>()
   const vans = computed({
     get: () => wantedVans.value ?? vehicles.value.slice(0, 1).map(({ key }) => key),
@@ -144,6 +152,7 @@ function createCost(session: Session, view: JobView) {
     /** Nobody has put prices of this workshop in the place of the shipped ones. */
     isShipped: computed(() => Object.keys(yard.own.value.catalogue ?? {}).length === 0),
     words,
+    catalogue,
     bills,
     planned,
     isProposed,

@@ -35,7 +35,8 @@ export const dayIn = (days: number): string => new Date(timeNow() + days * DAY_M
 function createOffers(session: ReturnType<typeof useJobSession>, view: JobView) {
   const preferences = usePreferencesStore()
   const cost = useCost()
-  const { catalogue, offcuts, reckoning, currency } = useYard()
+  const { offcuts, reckoning, currency } = useYard()
+  const { catalogue } = cost
   const all = shallowRef<readonly DeviceOffer[]>([])
   const failure = ref('')
   const isBusy = ref(false)
@@ -102,6 +103,11 @@ function createOffers(session: ReturnType<typeof useJobSession>, view: JobView) 
         offcuts: offcuts.value,
       },
     )
+    // An offer that leaves out what nobody has priced would be too low, and nobody would see it.
+    if (bill.unpriced.length > 0)
+      throw new Error(
+        `${name}: without a price in the yard: ${bill.unpriced.join(', ').replaceAll(/[/-]/g, ' ')}. Put it there first.`,
+      )
     return offerOption(name, { bill, bills, visits }, reckoning.value, preferences.measures.gust)
   }
 

@@ -21,11 +21,12 @@ const bill = lineBill(
     line('disposal/spoil', 80),
     line('unheard-of', 1),
     line('post/post-100', 1, { stock: 'post/post-100', length: 2.4 }),
+    line('post/post-oak', 2, { stock: 'post/post-oak', length: 2.55 }),
   ],
   { visits: 1, hires: { 'hire/mixer': 1 } },
   { catalogue, settings: costSettings, currency: currencies[0]! },
 )
-const list = loadingList(bill, [{ method: { method: 'repair-spur' } as never }], tables)
+const list = loadingList(bill, [{ method: { method: 'repair-spur' } as never }], tables, (length) => `${length} m`)
 const of = (key: string) => list.lines.find((each) => each.key === key)
 
 describe('the loading list', () => {
@@ -49,7 +50,10 @@ describe('the loading list', () => {
   })
   it('leaves out what nobody carries, and names what no list has', () => {
     expect(list.lines.some(({ key }) => /labour|travel|disposal/.test(key))).toBe(false)
-    expect(of('unheard-of')).toMatchObject({ kept: 'not in the list', says: 'unheard of' })
+    expect(of('unheard-of')).toMatchObject({ kept: 'not in the yard’s list', says: 'unheard of' })
+    // A post of which no stick is sold is not left at home for that.
+    expect(of('post/post-oak 2.55')).toMatchObject({ count: 2, says: 'post post oak, 2.55 m long' })
+    expect(bill.unpriced).toContain('post/post-oak')
   })
   it('says what two lift, by the mass of one', () => {
     expect(of('spur/spur-100')).toMatchObject({ count: 2, mass: 58, twoLift: 29 })

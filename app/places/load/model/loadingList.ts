@@ -4,6 +4,7 @@ import { ONE_LIFTS } from '~~/core/concrete/oldFooting'
 import type { Cargo } from '~~/core/cost/vehicle'
 import type { MethodPlan } from '~~/core/plan/types'
 import { row, type Tables } from '~~/core/tables/tables'
+import type { Metres } from '~~/core/units/types'
 
 /** One line of the list that is ticked while loading. */
 export interface LoadingLine {
@@ -19,6 +20,7 @@ export interface LoadingLine {
 }
 
 const TOOLS = 'tools and gear'
+const UNLISTED = 'not in the yard’s list'
 const RACK = 'timber rack'
 
 /**
@@ -26,15 +28,14 @@ const RACK = 'timber rack'
  * tools, and the gear that the methods want.
  */
 export function loadingList(
-  { merged, sticks, offcuts }: LineBill,
+  { merged, sticks, offcuts, unsold }: LineBill,
   bills: readonly { method: MethodPlan }[],
   tables: Tables,
+  show: (length: Metres) => string,
 ): { lines: LoadingLine[]; cargo: Cargo[] } {
   const bought = merged.flatMap(({ row: of, packs, key }): (LoadingLine & { piece: number })[] => {
     if (!of)
-      return [
-        { key, says: key.replaceAll(/[/-]/g, ' '), count: Number(packs), mass: 0, kept: 'not in the list', piece: 0 },
-      ]
+      return [{ key, says: key.replaceAll(/[/-]/g, ' '), count: Number(packs), mass: 0, kept: UNLISTED, piece: 0 }]
     if (SERVICES.includes(of.group)) return []
     const piece = (of.mass ?? 0) * of.pack
     const count = Number(packs)
@@ -62,6 +63,15 @@ export function loadingList(
   return {
     lines: [
       ...all.map(({ piece: _piece, ...line }) => line),
+      ...unsold.map(
+        ({ key, length, count }): LoadingLine => ({
+          key: `${key} ${length}`,
+          says: `${key.replaceAll(/[/-]/g, ' ')}, ${show(length)} long`,
+          count,
+          mass: 0,
+          kept: UNLISTED,
+        }),
+      ),
       ...gear.map((says): LoadingLine => ({ key: says, says, count: 1, mass: 0, kept: TOOLS })),
     ],
     cargo: all
