@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import StickBars from '~/controls/StickBars.vue'
+import { KEPT_OFFCUT } from '~~/core/cost/cutting'
 import { KERF } from '~~/core/setout/cutList'
 import { useYard } from '~/yard/useYard'
 import { useCost } from './useCost'
@@ -9,6 +10,8 @@ import { useCost } from './useCost'
 const cost = useCost()
 const { preferences } = cost
 const { catalogue } = useYard()
+/** As a rule is said: half a metre, or twenty inches. */
+const keptFrom = computed(() => (preferences.units === 'metric' ? preferences.show(KEPT_OFFCUT) : '20 in'))
 /** @example '100 × 100 posts' */
 const nameOf = (stock: string) =>
   `${catalogue.value.find(({ stockOf }) => stockOf === stock)?.name.split(',')[0] ?? stock}s`
@@ -38,8 +41,7 @@ const kinds = computed(() =>
     <p v-if="kind.fromYard" class="soft">{{ kind.fromYard }} of them from the yard’s offcuts, at no price.</p>
     <StickBars :bars="kind.cutting.bars" :show="preferences.show" />
     <p class="soft">
-      With {{ preferences.showSmall(KERF) }} for every cut. Offcuts of {{ preferences.show(0.5) }} and more go back to
-      the yard.
+      With {{ preferences.showSmall(KERF) }} for every cut. Offcuts of {{ keptFrom }} and more go back to the yard.
     </p>
   </section>
   <p v-if="cost.cutting.failure.value" class="error-text" role="alert">{{ cost.cutting.failure.value }}</p>
