@@ -2,7 +2,8 @@ import type { Job } from '../document/job'
 import { dayPosts } from '../day/posts'
 import { meansOf } from '../day/setup'
 import type { DayPost } from '../day/tasks'
-import type { MethodPlan, Plan } from '../plan/types'
+import { methodDetail } from '../plan/detail'
+import type { MethodPlan, Plan, PostPlan } from '../plan/types'
 import type { ResolvedJob, ResolvedLine, ResolvedPost } from '../resolve/resolve'
 import type { Metres } from '../units/types'
 import { claddingLines, mendingOf } from './cladding'
@@ -74,6 +75,23 @@ export const longerBay = ({ posts }: ResolvedLine, { id, station }: ResolvedPost
     (most, each) => Math.max(most, each ? Math.abs(each.station - station) : 0),
     0,
   )
+}
+
+/**
+ * Bills of every way that is open at a post, chosen or not; nothing of those that nobody would take before another.
+ *
+ * @returns in the order of the plan
+ */
+export function openWays({ job, resolved }: PlannedJob, { line, post, methods }: PostPlan, tables: Tables): PostBill[] {
+  const address = `${line}/${post}`
+  return methods
+    .filter(({ allowed, unsuited }) => allowed && !unsuited)
+    .map((method) => {
+      const { steps } = methodDetail(job, tables, post, method.method, undefined, resolved)!
+      const { concrete } = method
+      const each: DayPost = { address, method: method.method, steps, ...(concrete ? { concrete } : {}) }
+      return postBill(each, method, { job, resolved }, tables)
+    })
 }
 
 /** What the plan proposes for posts that ask for a repair and have none chosen, by line and post. */

@@ -3,9 +3,8 @@ import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 import { useYard } from '~/yard/useYard'
-import { postBill } from '~~/core/cost/jobBills'
+import { openWays } from '~~/core/cost/jobBills'
 import { vanToday, type WaysOfPost } from '~~/core/cost/vanToday'
-import { methodDetail } from '~~/core/plan/detail'
 import { useCost } from './useCost'
 import { useOffers } from './useOffers'
 
@@ -18,23 +17,14 @@ const { catalogue } = useYard()
 const gust = (value: number) => preferences.measures.gust(value)
 
 const ways = computed<WaysOfPost[]>(() => {
-  const { planned } = cost
-  if (!planned.value) return []
-  const { job, resolved, plan } = planned.value
-  const tables = view.tables.value
-  return plan.posts
+  const planned = cost.planned.value
+  if (!planned) return []
+  return planned.plan.posts
     .filter(({ line, post }) => `${line}/${post}` in offers.asChosen.value)
-    .map(({ line, post, standing, methods }) => ({
-      address: `${line}/${post}`,
-      standing: standing.holdingGust ?? 0,
-      ways: methods
-        .filter(({ allowed, unsuited }) => allowed && !unsuited)
-        .map((method) => {
-          const { steps } = methodDetail(job, tables, post, method.method, undefined, resolved)!
-          const { concrete } = method
-          const each = { address: `${line}/${post}`, method: method.method, steps, ...(concrete ? { concrete } : {}) }
-          return postBill(each, method, { job, resolved }, tables)
-        }),
+    .map((each) => ({
+      address: `${each.line}/${each.post}`,
+      standing: each.standing.holdingGust ?? 0,
+      ways: openWays(planned, each, view.tables.value),
     }))
 })
 const today = computed(() => vanToday(ways.value, catalogue.value))

@@ -6,7 +6,7 @@ import { sharedByJob } from '~/job/sharedByJob'
 import type { JobView } from '~/job/jobView'
 import { usePreferencesStore } from '~/session/preferences'
 import { useYard } from '~/yard/useYard'
-import { jobBills, postBill, proposedMethods, withMethods, type PostBill } from '~~/core/cost/jobBills'
+import { jobBills, openWays, proposedMethods, withMethods, type PostBill } from '~~/core/cost/jobBills'
 import { hiresOf } from '~~/core/cost/hire'
 import { turned, type CostKnob } from '~~/core/cost/knobs'
 import { lineBill, piecesOf } from '~~/core/cost/lineBill'
@@ -16,7 +16,6 @@ import { isTemporary, leansEvery, massHome, plumbSurvival, TEMPORARY_YEARS, usua
 import { costPerPlumbYear, cumulatedCost, USUAL_YEARS } from '~~/core/cost/years'
 import { dayOf } from '~~/core/day/question'
 import { moneyWords, type Minor } from '~~/core/money/money'
-import { methodDetail } from '~~/core/plan/detail'
 import { plan } from '~~/core/plan/plan'
 import { resolveJob } from '~~/core/resolve/resolve'
 import type { MethodPlan } from '~~/core/plan/types'
@@ -91,50 +90,33 @@ function createCost(session: Session, view: JobView) {
   /** Every method that is allowed at the chosen post, with what it costs now and over the years. */
   const years = ref(USUAL_YEARS)
   const options = computed(() => {
-    const [job, resolved, plan, post, line] = [
-      view.job.value,
-      view.resolved.value,
-      view.plan.value,
-      view.post.value,
-      view.line.value,
-    ]
-    const of = plan?.posts.find((each) => each.post === post?.id && each.line === line?.id)
-    if (!job || !resolved || !post || !line || !of) return []
-    const found = of.methods
-      .filter(({ allowed, unsuited }) => allowed && !unsuited)
-      .map((method) => {
-        const { steps } = methodDetail(job, view.tables.value, post.id, method.method, undefined, resolved)!
-        const address = `${line.id}/${post.id}`
-        const dayPost = {
-          address,
-          method: method.method,
-          steps,
-          ...(method.concrete ? { concrete: method.concrete } : {}),
-        }
-        const own = postBill(dayPost, method, { job, resolved }, view.tables.value).lines
-        const cost = optionCost(own, catalogue.value, settings.value, currency.value)
-        const survival = plumbSurvival(method, years.value)
-        const net = Number(cost.net)
-        /** A plumb year with one working value turned up or down. */
-        const perYearWith = (key: CostKnob, factor: number) =>
-          costPerPlumbYear(
-            Number(optionCost(own, turned(catalogue.value, key, factor), settings.value, currency.value).net),
-            plumbSurvival(method, years.value, key === 'stands' ? factor : 1),
-          )
-        return {
-          method: method.method,
-          name: row(view.tables.value.parts.methods, method.method).name,
-          isChosen: post.repair?.method === method.method,
-          isTemporary: isTemporary(method),
-          leaves: isTemporary(method) ? [] : method.leavesUnsolved,
-          cost,
-          net,
-          perYear: costPerPlumbYear(net, survival),
-          perYearWith,
-          spent: cumulatedCost(net, survival),
-          restsOn: restsOn(method),
-        }
-      })
+    const [all, post, line] = [planned.value, view.post.value, view.line.value]
+    const of = all?.plan.posts.find((each) => each.post === post?.id && each.line === line?.id)
+    if (!all || !post || !of) return []
+    const found = openWays(all, of, view.tables.value).map(({ method, lines: own }) => {
+      const cost = optionCost(own, catalogue.value, settings.value, currency.value)
+      const survival = plumbSurvival(method, years.value)
+      const net = Number(cost.net)
+      /** A plumb year with one working value turned up or down. */
+      const perYearWith = (key: CostKnob, factor: number) =>
+        costPerPlumbYear(
+          Number(optionCost(own, turned(catalogue.value, key, factor), settings.value, currency.value).net),
+          plumbSurvival(method, years.value, key === 'stands' ? factor : 1),
+        )
+      return {
+        method: method.method,
+        name: row(view.tables.value.parts.methods, method.method).name,
+        isChosen: post.repair?.method === method.method,
+        isTemporary: isTemporary(method),
+        leaves: isTemporary(method) ? [] : method.leavesUnsolved,
+        cost,
+        net,
+        perYear: costPerPlumbYear(net, survival),
+        perYearWith,
+        spent: cumulatedCost(net, survival),
+        restsOn: restsOn(method),
+      }
+    })
     // What leaves a cause as it is stands behind all that does not, whatever it costs.
     return found.sort(
       (a, b) => Number(a.leaves.length > 0) - Number(b.leaves.length > 0) || a.perYear - b.perYear || a.net - b.net,
