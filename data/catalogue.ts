@@ -87,7 +87,11 @@ const LONG = [
   ['pin/bar-20', '20 mm bar', 2.5, 1_120, [1, 2]],
   ['pin/bar-25', '25 mm bar', 3.9, 1_640, [1, 2]],
 ] as const
-const long = LONG.flatMap(([stockOf, name, mass, price, lengths]) =>
+/** Tube forms by their width, mm; cut to the length of the pier. */
+const TUBES = [200, 250, 300, 350, 400, 450, 500, 600].map(
+  (width) => [`form/tube-${width}`, `${width} mm tube form`, width / 100, width * 5, [1.2, 3]] as const,
+)
+const long = [...LONG, ...TUBES].flatMap(([stockOf, name, mass, price, lengths]) =>
   lengths.map((length): CatalogueRow => ({
     ...stick(stockOf, name, length),
     group: 'timber',

@@ -45,6 +45,7 @@ export function billOf(
     ...poured(method, tables),
     ...madeOf(method),
     ...stick(method, section, tables),
+    ...form(method),
     ...cutEnds(post),
     ...takenAway(method),
   ]
@@ -88,6 +89,19 @@ function stick({ newPost, parts }: MethodPlan, old: Section | undefined, tables:
   if (!newPost || !part || newPost.short === 0) return []
   const stock = `post/${part.key === AS_IT_WAS ? (soldAs(old, tables) ?? part.key) : part.key}`
   return [{ key: stock, quantity: exact(part.count), piece: { stock, length: newPost.length } }]
+}
+
+/** Concrete that stands further over the ground than this is cast in a tube, and they are sold by so much, m. */
+const BY_HAND: Metres = 0.05
+const TUBE_STEP: Metres = 0.05
+
+/** The tube that a pier is cast in, from its foot to its head; the next one that is made where it is between two. */
+function form({ hole, concrete }: MethodPlan): Unplaced[] {
+  if (!hole || !concrete || hole.shape !== 'round' || hole.fillTop > -BY_HAND + 1e-9) return []
+  const width = Math.ceil(hole.diameter / TUBE_STEP - 1e-6) * TUBE_STEP * 1e3
+  const stock = `form/tube-${Math.round(width)}`
+  const length = hole.depth - hole.stoneBed - hole.fillTop
+  return [{ key: stock, quantity: exact(1), goesWith: 'the pier', piece: { stock, length } }]
 }
 
 const AS_IT_WAS = 'as-it-was'

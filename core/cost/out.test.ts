@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { catalogue } from '../../data/catalogue'
+import { demoJobs } from '../../data/demo/jobs'
 import { tables } from '../../data/tables'
 import { stormFence } from '../../tests/support/someOffer'
 import { dayPosts } from '../day/posts'
@@ -12,7 +13,7 @@ import { claddingLines, mendingOf, type Cladding, type RailMending } from './cla
 import { buyingNotes, sharedBags } from './buying'
 import { misfits } from './fits'
 import { hiresOf } from './hire'
-import { jobBills, proposedMethods, withMethods } from './jobBills'
+import { jobBills, postBill, proposedMethods, withMethods } from './jobBills'
 import { toolNotes, type OwnedTool } from './tools'
 import { vanToday, type WaysOfPost } from './vanToday'
 
@@ -227,5 +228,22 @@ describe('rails and boards at a post', () => {
     }
     expect([rails('new-post-concrete'), rails('make-safe')]).toEqual([1, 0])
     expect(catalogue.some(({ stockOf }) => stockOf === 'board/feather-edge')).toBe(true)
+  })
+})
+
+describe('a pier that is cast in a tube', () => {
+  it('has its form cut to its length, the next width that is made', () => {
+    const store = demoJobs().find(({ name }) => name === 'Store veranda')!
+    const [first] = plan(store, tables).posts
+    const method = first!.methods.find((each) => each.method === 'new-pier')!
+    const post = { address: `${first!.line}/${first!.post}`, method: 'new-pier', steps: [] }
+    const pier = postBill(post, method, { job: store, resolved: resolveJob(store, tables) }, tables)
+    const { diameter, depth, stoneBed, fillTop } = pier.method.hole!
+    expect(fillTop).toBeLessThan(0)
+    const form = pier.lines.find(({ key }) => key.startsWith('form/'))!
+    expect(Number(form.key.split('-')[1]) / 1e3).toBeGreaterThanOrEqual(diameter - 1e-6)
+    expect(form.piece!.length).toBeCloseTo(depth - stoneBed - fillTop, 9)
+    expect(catalogue.some(({ stockOf, length }) => stockOf === form.key && length! >= form.piece!.length)).toBe(true)
+    expect(bills.every(({ lines }) => lines.every(({ key }) => !key.startsWith('form/')))).toBe(true)
   })
 })
