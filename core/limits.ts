@@ -36,6 +36,10 @@ export const LIMITS = {
   tasksOfDay: 2_000,
   jobsOfDay: 20,
   loaded: 500,
+  /** Of the record of a job: its entries, its visits, and what is open at one of them. */
+  entries: 20_000,
+  visits: 2_000,
+  openItems: 40,
   /** Of the yard, in one go: a list that was brought. */
   yardChanges: 5_000,
   /** Of one option of an offer. */

@@ -37,6 +37,7 @@ export const tables: Tables = {
   // Calibrated: the standard fence stands plumb for 12 to 15 years in its median; see docs/how-it-computes.md.
   experience: { ground: 0.4, part: 0.65 },
   units: 'metric',
+  learnt: [],
   digging: METRIC_CUSTOMS,
   defaults: {
     exposure: 'sheltered',

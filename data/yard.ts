@@ -37,4 +37,6 @@ export const shippedYard: YardRows = {
   people,
   tools,
   offcuts: [],
+  learnt: [],
+  counted: [],
 }

@@ -37,6 +37,7 @@ import {
   pierCalculation,
   sleevePlayCalculation,
 } from './members'
+import { trendCalculation } from './trend'
 import {
   gateOpeningCalculation,
   lean,
@@ -113,6 +114,7 @@ export const calculations: readonly Calculation[] = [
   finishLevelCalculation,
   diagnoseCalculation,
   dayBoundCalculation,
+  trendCalculation,
 ]
 
 /**

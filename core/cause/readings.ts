@@ -85,7 +85,7 @@ export const logSound = (row: EvidenceRow, value: string): number => Math.log(Ma
 export const outcomesOf = (row: EvidenceRow): string[] =>
   Object.keys(row.usual).filter((value) => !row.silent?.includes(value))
 
-function valuesOf(reading: unknown, row: EvidenceRow): string[] {
+export function valuesOf(reading: unknown, row: EvidenceRow): string[] {
   if (row.bands && typeof reading === 'number') {
     return [
       (row.bands.find(({ upTo }) => upTo !== undefined && reading <= upTo) ?? row.bands[row.bands.length - 1]!).value,

@@ -1,4 +1,3 @@
-import { median } from '../numeric/statistics'
 import type { Metres } from '../units/types'
 
 export const DIGGING_TOOLS = ['auger', 'post-hole-digger', 'spade'] as const
@@ -14,18 +13,13 @@ export const USUAL_TOOL: DiggingTool = 'post-hole-digger'
 /** @example reachOf('auger') // 0.9 m */
 export const reachOf = (tool: DiggingTool = USUAL_TOOL): Metres => REACH[tool]
 
-/** Records after which they count more than the working values. */
-const ENOUGH_HOLES = 5
-
 /**
- * Share dug over the plan: by tool and soil, until enough holes have been recorded.
+ * Share dug over the plan: by tool and soil, or as it was learnt.
  *
  * @param soilExtra the soil's own part, 0.1 in gravel and made ground
- * @param recorded  actual over planned volume of earlier holes
+ * @param learnt    actual over planned volume of one's own holes, in the middle
  * @example overdig('spade', 0.1) // 0.35
- * @example overdig('spade', 0, [1.2, 1.1, 1.3, 1.15, 1.25]) // 0.20
+ * @example overdig('spade', 0.1, 1.2) // 0.20
  */
-export function overdig(tool: DiggingTool, soilExtra: number, recorded: readonly number[] = []): number {
-  if (recorded.length < ENOUGH_HOLES) return BY_TOOL[tool] + soilExtra
-  return Math.max(0, median(recorded) - 1)
-}
+export const overdig = (tool: DiggingTool, soilExtra: number, learnt?: number): number =>
+  learnt === undefined ? BY_TOOL[tool] + soilExtra : Math.max(0, learnt - 1)

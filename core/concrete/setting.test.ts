@@ -168,7 +168,7 @@ describe('around the pour', () => {
   })
   it('learns the over-dig from five holes', () => {
     expect(overdig('spade', 0.1)).toBeCloseTo(0.35, 12)
-    expect(overdig('auger', 0, [1.2, 1.1, 1.3, 1.15])).toBeCloseTo(0.05, 12)
-    expect(overdig('auger', 0, [1.2, 1.1, 1.3, 1.15, 1.25])).toBeCloseTo(0.2, 12)
+    expect(overdig('auger', 0.1, 1.2)).toBeCloseTo(0.2, 12)
+    expect(overdig('auger', 0, 0.97)).toBe(0)
   })
 })

@@ -1,6 +1,7 @@
 import type { InferType } from 'yup'
 import type { daySchema } from './daySchema'
 import type { liftSchema, pourCheckSchema, pourSchema } from './pourSchema'
+import type { asBuiltSchema, ENTRY_VALUES, entrySchema, visitSchema } from './recordSchema'
 import type { gateSchema, lineSetOutSchema } from './setOutSchema'
 import type {
   footingSchema,
@@ -44,6 +45,13 @@ export type DaySetup = NonNullable<InferType<typeof daySchema>>
 /** Concrete or resin that was started at a post. */
 export type Pour = InferType<typeof pourSchema>
 export type PourCheck = InferType<typeof pourCheckSchema>
+/** Something that was done at a post or met there, kept for good. */
+export type Entry = InferType<typeof entrySchema>
+export type EntryKind = Entry['kind']
+/** What an entry of a kind says. */
+export type EntryValue<K extends EntryKind> = InferType<(typeof ENTRY_VALUES)[K]>
+export type AsBuilt = InferType<typeof asBuiltSchema>
+export type Visit = InferType<typeof visitSchema>
 export type Lift = InferType<typeof liftSchema>
 /** What a person says of the cause, beside what the readings say: both are kept. */
 export type Judgement = InferType<typeof judgementSchema>

@@ -1,5 +1,6 @@
 import { JOB_VERSION } from './vocabulary'
 import type { SchemaDescription, SchemaObjectDescription, SchemaInnerTypeDescription } from 'yup'
+import { ENTRY_VALUES } from './recordSchema'
 import { jobSchema, leanReadingSchema, sectionShapes } from './schema'
 
 type JsonSchema = Record<string, unknown>
@@ -59,6 +60,8 @@ function translateObject({ fields }: SchemaObjectDescription): JsonSchema {
 
 /** The parts whose form depends on their value. */
 function byShape(key: string): JsonSchema {
+  if (key === 'value')
+    return { anyOf: Object.entries(ENTRY_VALUES).map(([kind, schema]) => translate(schema.describe(), kind)) }
   if (key === 'parts') return { type: 'object', additionalProperties: { type: 'string' } }
   if (key === 'lean') {
     const one = translate(leanReadingSchema.describe(), 'reading')

@@ -51,6 +51,7 @@ import {
   MET_SIDES,
   SERVICES,
   SET_ORDERS,
+  STAGES,
 } from './vocabulary'
 import {
   foundSchema,
@@ -67,6 +68,7 @@ import {
 import { daySchema } from './daySchema'
 import { loadSchema } from './loadSchema'
 import { pourSchema } from './pourSchema'
+import { entrySchema, visitSchema } from './recordSchema'
 import type { Tables } from '../tables/tables'
 
 /*
@@ -209,7 +211,13 @@ export const readingSchema = record({
 })
 
 const said = { at: neededTime(), by: text(LONGEST.person) }
-const verdictSchema = record({ ...said, cause: neededChoice(CAUSES), note: text(LONGEST.judgement) })
+const verdictSchema = record({
+  ...said,
+  cause: neededChoice(CAUSES),
+  /** Others that were found with it. */
+  also: listOfAtMost(3, 'causes', neededChoice(CAUSES)),
+  note: text(LONGEST.judgement),
+})
 export const judgementSchema = record({
   overruled: verdictSchema.optional(),
   found: verdictSchema.optional(),
@@ -229,6 +237,8 @@ export const photographSchema = record({
   note: text(LONGEST.note),
   /** Laid along the post and along something plumb, pixels, each from its lower to its upper end. */
   lines: part({ post: drawnLine(), plumb: drawnLine() }),
+  /** Of the work: before it, with the hole open, after it. */
+  stage: choice(STAGES),
   place: part({ latitude: needed(-90, 90, 'degrees'), longitude: needed(-180, 180, 'degrees') }),
 })
 
@@ -467,4 +477,6 @@ export const jobSchema = record({
   pours: listOfAtMost(LIMITS.pours, 'pours', pourSchema),
   day: daySchema,
   load: loadSchema,
+  entries: listOfAtMost(LIMITS.entries, 'entries', entrySchema),
+  visits: listOfAtMost(LIMITS.visits, 'visits', visitSchema),
 })

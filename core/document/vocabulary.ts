@@ -52,6 +52,21 @@ export const SKILLS = ['dig', 'mix', 'saw', 'lift'] as const
 export const TOOLS = ['props', 'level', 'mixer', 'breaker', 'auger'] as const
 /** A piece beside what is left of a rail, or a new one. */
 export const RAIL_MENDINGS = ['splice', 'new'] as const
+/** What an entry of the record is, when a picture was taken, and why somebody comes back. */
+export const ENTRY_KINDS = [
+  'observation',
+  'choice',
+  'met',
+  'tick',
+  'as-built',
+  'photograph',
+  'minutes',
+  'materials',
+  'correction',
+  'sign-off',
+] as const
+export const STAGES = ['before', 'open-hole', 'after'] as const
+export const VISIT_WHYS = ['gust', 'months-3', 'year-1', 'yearly', 'return'] as const
 export const STANDING_SHAPES = ['square', 'round'] as const
 /** What is met while digging, on which side of the hole, and what was decided on it. */
 export const MET_KINDS = [

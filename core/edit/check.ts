@@ -14,13 +14,25 @@ import type { Command } from './commands'
 export function checkEdit(job: Job, commands: readonly Command[], tables: Tables): InputError | undefined {
   try {
     const edited = applyCommands(job, commands)
-    const [first] = [...checkJob(touchedPart(edited, commands), tables), ...checkOrder(edited)]
+    const [first] = [
+      ...checkJob(touchedPart(withTouchedEntries(edited, commands), commands), tables),
+      ...checkOrder(edited),
+    ]
     return first && new InputError(first.key.split('.').pop()!, first.value, first.range)
   } catch (error) {
     // A post or line that somebody else took out.
     if (error instanceof InputError) return error
     throw error
   }
+}
+
+const BESIDE = ['pour', 'entry', 'visit']
+
+/** Of a record only what the commands put there: a long one is not read anew for each entry. */
+function withTouchedEntries(job: Job, commands: readonly Command[]): Job {
+  if (!job.entries) return job
+  const ids = new Set(commands.flatMap((command) => (command.name === 'addEntry' ? [command.entry] : [])))
+  return { ...job, entries: job.entries.filter(({ id }) => ids.has(id)) }
 }
 
 /** The job with only the posts that are touched; of a line whose own facts are, its first post. */
@@ -41,9 +53,9 @@ function touchedPart(job: Job, commands: readonly Command[]): Job {
       return { ...line, posts: line.posts.filter(({ id }, i) => posts.has(id) || (i === 0 && facts.has(line.id))) }
     })
     .filter((line) => line.posts.length > 0)
-  // Pours stand beside the lines: one post stands for all of them.
-  const isPourAlone = commands.every((command) => targetOf(command)[0] === 'pour')
-  if (isPourAlone) return { ...job, lines: [{ ...job.lines[0]!, posts: job.lines[0]!.posts.slice(0, 1) }] }
+  // Pours and entries stand beside the lines: one post stands for all of them.
+  const isBeside = commands.every((command) => BESIDE.includes(targetOf(command)[0]!))
+  if (isBeside) return { ...job, lines: [{ ...job.lines[0]!, posts: job.lines[0]!.posts.slice(0, 1) }] }
   // A part without a line is no job: an edit of the job itself, or the last post of a line taken out.
   return lines.length > 0 && job.lines.every((line) => line.posts.length > 0) ? { ...job, lines } : job
 }

@@ -1,4 +1,4 @@
-import type { Job, Line, Post, Pour } from '../document/job'
+import type { Entry, Job, Line, Post, Pour } from '../document/job'
 import type { CommandBatch } from './apply'
 import type { Command } from './commands'
 
@@ -64,9 +64,16 @@ export function renamed<C extends Command>(command: C, { lines, posts }: Renames
     ...(line !== undefined && lines.has(line) ? { line: lines.get(line) } : {}),
     ...(post !== undefined && posts.has(post) ? { post: posts.get(post) } : {}),
     ...(command.name === 'putPour' && command.value ? { value: renamedPour(command.value, { lines, posts }) } : {}),
+    ...(command.name === 'addEntry' && command.value ? { value: renamedEntry(command.value, { lines, posts }) } : {}),
     ...(put && value ? { value: renamedThing(value as Line | Post, { lines, posts }) } : {}),
   }
 }
+
+const renamedEntry = (entry: Entry, { lines, posts }: Renames): Entry => ({
+  ...entry,
+  ...(entry.line === undefined ? {} : { line: lines.get(entry.line) ?? entry.line }),
+  ...(entry.post === undefined ? {} : { post: posts.get(entry.post) ?? entry.post }),
+})
 
 const renamedPour = (pour: Pour, { lines, posts }: Renames): Pour => ({
   ...pour,

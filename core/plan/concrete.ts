@@ -8,6 +8,7 @@ import type { PostContext } from '../repair/context'
 import { coverOf, LEAST_COVER } from '../concrete/cover'
 import { footWidth, volumeShape, type DesignedHole } from '../repair/holeShape'
 import type { Earthwork, Fill } from '../repair/method'
+import { learntFrom, learntOf } from '../tables/learnt'
 import { row } from '../tables/tables'
 import { grossArea, sectionSize } from '../timber/section'
 import type { CubicMetres, Metres } from '../units/types'
@@ -30,23 +31,35 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   const filling = takesFilling(mix, wanted) ? wanted : row(tables.fillings, tables.defaults.filling)
   const { diameter, depth, stoneBed, fillTop, shift = 0, stones = 0 } = hole
   const shape = volumeShape(hole)
-  const over = overdig(post.repair?.tool ?? USUAL_TOOL, soil.overdig)
+  const { over, upTo, says: overdigFrom } = overdigOf(context)
   const section = fill.castIn?.section
-  const ofHole = holeVolumes({
-    hole: shape,
-    post: section,
-    insets: insetsOf(fill, hole),
-    overdig: over,
-    ground: soil.kind,
-    leftBy: fill.leftBy,
-  })
+  const dugOver = (share: number) =>
+    holeVolumes({
+      hole: shape,
+      post: section,
+      insets: insetsOf(fill, hole),
+      overdig: share,
+      ground: soil.kind,
+      leftBy: fill.leftBy,
+    })
+  const ofHole = dugOver(over)
   // Beside an old block the room is what was taken out of it: nothing is dug for it.
   const isInHole = fill.room === undefined
   const holes = fill.times ?? 1
   // Stones that are wedged in take the place of their share of it.
   const filled = holes * (fill.room ?? ofHole.concrete)
   const concrete = filled * (1 - stones)
-  const order = bagOrder(concrete, mix, filling, shape, section, holes)
+  const bought = isInHole
+    ? boughtFor(context, { concrete, bare: dugOver(0).concrete, most: dugOver(upTo).concrete })
+    : { concrete }
+  const order = bagOrder(
+    isInHole ? holes * bought.concrete * (1 - stones) : concrete,
+    mix,
+    filling,
+    shape,
+    section,
+    holes,
+  )
   const { along, across } = section ? sectionSize(section) : { along: 0, across: 0 }
   const isSquare = fill.castIn?.isConcrete || hole.shape === 'square'
   const narrowest = Math.min(diameter, hole.shape === 'tapered' ? footWidth(hole) : diameter)
@@ -64,6 +77,8 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
     mix: mix.key,
     filling: filling.key,
     overdig: over,
+    ...(overdigFrom ? { overdigFrom } : {}),
+    ...(bought.from ? { bagsFrom: bought.from } : {}),
     bags: order,
     fill: fillQuantities(filling, concrete, depth - stoneBed - fillTop, order),
     cover,
@@ -87,14 +102,12 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
  * @returns undefined where nothing is packed, or the soil gives no figure
  * @example stone round a 0.1 m post in a hole of 0.3 × 0.75 m, fill from 0.05 m: 47.8 L with a tenth of over-dig, 6 layers, 86 kg
  */
-export function planPacked(
-  earthwork: Earthwork | undefined,
-  { tables, soil, post }: PostContext,
-): PackedPlan | undefined {
+export function planPacked(earthwork: Earthwork | undefined, context: PostContext): PackedPlan | undefined {
+  const { tables, soil } = context
   const fill = earthwork?.fills.find(({ kind }) => kind !== 'concrete')
   if (!fill || !soil) return undefined
   const hole = earthwork!.holes[fill.hole]!
-  const over = overdig(post.repair?.tool ?? USUAL_TOOL, soil.overdig)
+  const { over, says: overdigFrom } = overdigOf(context)
   const filling = row(tables.fillings, fill.kind === 'stone' ? 'stone' : 'tamped-soil')
   const volumes = holeVolumes({
     hole: volumeShape(hole),
@@ -107,6 +120,7 @@ export function planPacked(
   return {
     filling: filling.key,
     overdig: over,
+    ...(overdigFrom ? { overdigFrom } : {}),
     hole: volumes.hole,
     volume: volumes.concrete,
     // What came out goes back where soil fills it: only the post's own room is left over.
@@ -114,6 +128,29 @@ export function planPacked(
     fill: fillQuantities(filling, volumes.concrete, hole.depth - hole.stoneBed - hole.fillTop),
     ...(old > 0 ? { oldConcrete: brokenOut(old) } : {}),
   }
+}
+
+/** What the tool digs over here: by the working values, or by one's own holes; nine in ten of these are no more. */
+function overdigOf({ post, soil, tables }: PostContext): { over: number; upTo: number; says?: string } {
+  const tool = post.repair?.tool ?? USUAL_TOOL
+  const learnt = learntOf(tables.learnt, 'over-dig', tool, post.soil)
+  const over = overdig(tool, soil!.overdig, learnt?.median)
+  if (!learnt) return { over, upTo: over }
+  return { over, upTo: Math.max(over, learnt.ninety - 1), says: learntFrom(learnt) }
+}
+
+/**
+ * What bags are bought for: once there are records, what nine in ten fills took; one bag too few costs a drive.
+ *
+ * @param of one hole: as it is counted, without over-dig, and with that of nine holes in ten
+ */
+function boughtFor(
+  { post, tables }: PostContext,
+  { concrete, bare, most }: Record<'concrete' | 'bare' | 'most', CubicMetres>,
+): { concrete: CubicMetres; from?: string } {
+  const learnt = learntOf(tables.learnt, 'bags', post.repair?.tool ?? USUAL_TOOL, post.soil)
+  if (learnt) return { concrete: Math.max(bare, bare * learnt.ninety), from: learntFrom(learnt) }
+  return { concrete: Math.max(concrete, most) }
 }
 
 /** Below the foot of what is cast in, the hole is all concrete: a void counts negative. */

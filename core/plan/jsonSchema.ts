@@ -117,6 +117,8 @@ const concrete = object({
   mix: text,
   filling: text,
   overdig: number('share'),
+  'overdigFrom?': text,
+  'bagsFrom?': text,
   bags: object({
     count: { type: 'integer' },
     exactCount: number('bags'),
@@ -135,6 +137,7 @@ const concrete = object({
 const packed = object({
   filling: text,
   overdig: number('share'),
+  'overdigFrom?': text,
   hole: number('m³ dug'),
   volume: number('m³ tamped'),
   spoil: number('m³ loose'),

@@ -9,9 +9,10 @@ import { isBroken, softAtGround, standingFootingLink } from '../repair/standing'
 import { HOLDS, shareOfTargets } from '../repair/targets'
 import { row } from '../tables/tables'
 import { WORKING_STEP } from '../units/step'
-import type { Metres } from '../units/types'
+import type { Metres, Minutes } from '../units/types'
 import { gustOfReturnPeriod, returnPeriodOfGust, returnPeriodWords } from '../wind/returnPeriod'
 import { planConcrete, planPacked } from './concrete'
+import { planSteps } from './steps'
 import { workOf } from './work'
 import { designMethod, holdsTargets } from './design'
 import type { Thresholds } from './thresholds'
@@ -131,7 +132,7 @@ function planMethod(
     checks: [...(design.checks ?? []), ...knockChecks(design, context)],
     parts: [...design.parts],
     newPost: design.newPost && postToBuy(design.newPost.length, context),
-    minutes: workMinutes(workOf(method, design, context, concrete, packed), tables.parts.rates),
+    minutes: minutesOf(method, design, context, { concrete, packed }),
     cautions: [
       ...cautions,
       ...(design.cautions ?? []),
@@ -144,6 +145,19 @@ function planMethod(
     comesOut,
     unsuited,
   }
+}
+
+/** By the rates; where paces were learnt, as the steps add up. */
+function minutesOf(
+  method: RepairMethod,
+  design: Design,
+  context: PostContext,
+  { concrete, packed }: Pick<MethodPlan, 'concrete' | 'packed'>,
+): Minutes {
+  const { tables } = context
+  if (tables.learnt.some(({ kind }) => kind === 'minutes'))
+    return planSteps(method, design, context).reduce((sum, { minutes }) => sum + minutes, 0)
+  return workMinutes(workOf(method, design, context, concrete, packed), tables.parts.rates)
 }
 
 export const MORTISES =

@@ -1,4 +1,4 @@
-import { mixPour, MILESTONES, setting, type Celsius, type Hours } from '../concrete/setting'
+import { mixPour, MILESTONES, setting, type Celsius, type Hours, type Milestone } from '../concrete/setting'
 import { countedMinutes, type WorkQuantities } from './minutes'
 import type { PostContext } from '../repair/context'
 import { methodRow, type Design, type RepairMethod } from '../repair/method'
@@ -21,7 +21,7 @@ export interface StepPlan {
   /** Steps that have to be done before, by their number in the list, from 1. */
   first: number[]
   /** Wait until the concrete can do this. */
-  after?: { says: string; hours: Hours }
+  after?: { milestone: Milestone['key']; says: string; hours: Hours }
   /** Too late when the concrete is stiff. */
   within?: Minutes
   /** To be left alone afterwards. */
@@ -41,6 +41,9 @@ export function planSteps(method: RepairMethod, design: Design, context: PostCon
   const { tables } = context
   const facts = methodRow(method.key, context)
   const left = skipped(design, context)
+  const paces = new Map(
+    tables.learnt.flatMap(({ kind, task, median }) => (kind === 'minutes' && task ? [[task, median]] : [])),
+  )
   const steps = facts.steps
     .filter(({ key }) => !left.has(key))
     .map((step): MethodStep => ({ ...tables.parts.steps[step.key], ...step }))
@@ -53,12 +56,18 @@ export function planSteps(method: RepairMethod, design: Design, context: PostCon
   const pour = concrete && setting({ ...mixPour(row(tables.mixes, concrete.mix)), temperatures: [GROUND_TEMPERATURE] })
   return steps.map(
     ({ key, text, doNotSkip, why, measure, hands = 1, first = [], waits, before, leave }, i): StepPlan => {
-      const result: StepPlan = { key, text, minutes: minutes[i]!, hands, first: numbersOf(first, steps) }
+      const result: StepPlan = {
+        key,
+        text,
+        minutes: minutes[i]! * (paces.get(key) ?? 1),
+        hands,
+        first: numbersOf(first, steps),
+      }
       if (doNotSkip) result.doNotSkip = why ?? ''
       if (measure) result.measure = measure
       if (leave) result.leave = leave
       const hours = waits && pour?.milestones[waits]
-      if (hours) result.after = { says: MILESTONES.find((each) => each.key === waits)!.says, hours }
+      if (hours) result.after = { milestone: waits, says: MILESTONES.find((each) => each.key === waits)!.says, hours }
       if (before && pour?.workingMinutes) result.within = pour.workingMinutes
       return result
     },

@@ -143,6 +143,7 @@ export interface MethodPlan extends Thresholds {
 export interface PackedPlan {
   filling: string
   overdig: number
+  overdigFrom?: string
   /** Dug, filled and left over, m³; the spoil is loose. */
   hole: CubicMetres
   volume: CubicMetres
@@ -158,6 +159,9 @@ export interface ConcretePlan extends HoleVolumes {
   mix: string
   filling: string
   overdig: number
+  /** Where these were learnt, in words: the over-dig, and what bags are bought by. */
+  overdigFrom?: string
+  bagsFrom?: string
   bags: BagOrder
   /** Layers and litres to count while filling. */
   fill: FillQuantities

@@ -11,7 +11,7 @@ const MOST = {
   /** Parts within parts; a document has eight. */
   depth: 24,
   /** Longest list, of anything. */
-  list: 5_000,
+  list: 20_000,
   /** Keys of one part, and letters of a key and of a text. */
   keys: 1_000,
   key: 200,

@@ -9,6 +9,7 @@ import type { Experience } from '../wind/experience'
 import type { Materials } from '../timber/materials'
 import type { Resin } from '../concrete/resin'
 import type { Station } from '../weather/simulated'
+import type { LearntRow } from './learnt'
 import type { RepairParts } from './parts'
 import type { LengthSystem } from '../units/length'
 import type { Metres, MetresPerSecond, Years } from '../units/types'
@@ -75,6 +76,8 @@ export interface Tables {
   /** What people here read and dig in. */
   units: LengthSystem
   digging: DiggingCustoms
+  /** What the workspace has learnt and put in use; nothing as shipped. */
+  learnt: readonly LearntRow[]
   defaults: Defaults
 }
 

@@ -43,3 +43,13 @@ export function returnPeriodWords(years: Years): string {
   if (years > 500) return 'less than once in 500 years'
   return `once in ${years < 10 ? years.toFixed(1).replace(/\.0$/, '') : Math.round(years)} years`
 }
+
+/**
+ * The gust that a yearly rate of passing it belongs to: the largest of a year where the rate is a unit exponential.
+ *
+ * @param rate times a year that it is passed, > 0
+ * @source the inverse of the rate in {@link returnPeriodOfGust}; what comes out under nothing is calm
+ * @example reducedGust(0.0202, 38) // 38: once in 50 years
+ */
+export const reducedGust = (rate: number, gust50: MetresPerSecond): MetresPerSecond =>
+  gust50 * Math.sqrt(Math.max(0, 1 - SHAPE * Math.log(rate)) / AT_50_YEARS)

@@ -1,6 +1,8 @@
+import { withCounts, type CountedRow } from '../cause/counted'
 import type { Mix } from '../concrete/bags'
 import type { AnySoil } from '../ground/soil'
 import type { PartLists } from '../tables/parts'
+import type { LearntRow } from '../tables/learnt'
 import type { LocalRules, Tables } from '../tables/tables'
 import type { YardRow } from './column'
 import { PART_TABLE } from './tables/parts'
@@ -54,6 +56,8 @@ export function tablesWith(tables: Tables, own: OwnRows): Tables {
     mixes: of<Mix>('mixes', tables.mixes),
     localRules: of<LocalRules>('localRules', tables.localRules),
     parts: { ...tables.parts, lists },
+    learnt: of<LearntRow>('learnt', tables.learnt),
+    causes: withCounts(tables.causes, of<CountedRow>('counted', [])),
   }
 }
 

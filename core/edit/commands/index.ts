@@ -1,5 +1,6 @@
 import type { CommandKind } from '../command'
 import { choosePart } from './choosePart'
+import { addEntry } from './addEntry'
 import { chooseRepair } from './chooseRepair'
 import { putLine } from './putLine'
 import { notePour } from './notePour'
@@ -7,6 +8,7 @@ import { putMark } from './putMark'
 import { putPhotograph } from './putPhotograph'
 import { putPost } from './putPost'
 import { putPour } from './putPour'
+import { putVisit } from './putVisit'
 import { renameJob } from './renameJob'
 import { setDay } from './setDay'
 import { tickLoaded } from './tickLoaded'
@@ -44,6 +46,8 @@ export const commandKinds = [
   tickLoaded,
   noteUsed,
   settleLoad,
+  addEntry,
+  putVisit,
 ] as const
 
 type CommandOf<K> = K extends CommandKind<infer C> ? C : never

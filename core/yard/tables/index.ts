@@ -2,6 +2,7 @@ import type { YardTable } from '../column'
 import { catalogue } from './catalogue'
 import { localRules, soils } from './ground'
 import { offcuts, people, tools, vehicles } from './means'
+import { counted, learnt } from './learnt'
 import { mixes } from './mixes'
 import { partTables } from './parts'
 import { reckoningTable } from './reckoning'
@@ -18,4 +19,6 @@ export const yardTables = (currencies: readonly string[]): readonly YardTable[] 
   mixes,
   soils,
   ...partTables,
+  learnt,
+  counted,
 ]

@@ -1,0 +1,40 @@
+import type { Entry, EntryKind, EntryValue, Job } from '../document/job'
+import type { PostAddress } from '../edit/changes'
+
+/* What the record holds true: entries that were neither taken back nor corrected. */
+
+/** An entry that stands, its value by its kind. */
+export interface Standing<K extends EntryKind> extends Omit<Entry, 'value' | 'kind' | 'at'> {
+  kind: K
+  at: string
+  value: EntryValue<K>
+}
+
+/** Entries that one of the others, itself standing, stands in the place of. */
+export function correctedIds(entries: readonly Entry[]): ReadonlySet<string> {
+  return new Set(entries.flatMap(({ corrects, withdrawn }) => (corrects !== undefined && !withdrawn ? [corrects] : [])))
+}
+
+/**
+ * Entries of a kind at a post that stand, oldest first.
+ *
+ * @example entriesAt(job, { line: 'B', post: 'B7' }, 'tick').map(({ value }) => value.step)
+ */
+export function entriesAt<K extends EntryKind>(job: Pick<Job, 'entries'>, at: PostAddress, kind: K): Standing<K>[] {
+  const all = job.entries ?? []
+  const corrected = correctedIds(all)
+  return all
+    .filter(
+      (each) =>
+        each.kind === kind &&
+        each.post === at.post &&
+        each.line === at.line &&
+        !each.withdrawn &&
+        !corrected.has(each.id),
+    )
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at)) as Standing<K>[]
+}
+
+/** The last sign-off of a post that stands. */
+export const signOffAt = (job: Pick<Job, 'entries'>, at: PostAddress): Standing<'sign-off'> | undefined =>
+  entriesAt(job, at, 'sign-off').at(-1)
