@@ -47,7 +47,11 @@ export default defineNuxtConfig({
     // Money is in whole numbers of any size.
     esbuild: { options: { target: 'es2022' } },
     output: { dir: process.env.VINDEX_OUTPUT ?? '.output' },
-    externals: { external: ['mysql2', 'knex', 'sharp', 'piscina', 'pdfkit', 'svg-to-pdfkit'] },
+    externals: {
+      external: ['mysql2', 'knex', 'sharp', 'piscina', 'pdfkit', 'svg-to-pdfkit'],
+      // Letters that pages are printed in.
+      traceInclude: [400, 600].map((weight) => `node_modules/@fontsource/barlow/files/barlow-latin-${weight}-normal.woff`),
+    },
     hooks: {
       // What the threads of the server run stands beside it.
       compiled: async ({ options }) => {

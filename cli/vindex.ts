@@ -1,10 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
-import Papa from 'papaparse'
 import { calculate, calculations } from '../core/calc/registry'
 import { InputError, requireChoice } from '../core/errors'
-import { jobGeoJson } from '../core/exchange/geojson'
-import { postsTable } from '../core/exchange/posts'
 import { plan } from '../core/plan/plan'
 import type { Job } from '../core/document/job'
 import { LENGTH_SYSTEMS } from '../core/units/length'
@@ -13,12 +10,12 @@ import { tables, tablesIn } from '../data/tables'
 /** Where the command reads and writes; tests pass their own. */
 export interface Terminal {
   stdin: { fd: number }
-  stdout: { write: (text: string) => unknown }
+  stdout: { write: (text: string | Uint8Array) => unknown }
   stderr: { write: (text: string) => unknown }
 }
 
 const USAGE =
-  'vindex plan JOB.json [--units metric|feet-inches] | check JOB.json | convert JOB.json --to csv|geojson [--out FILE] | calc [NAME [JSON or -]]'
+  'vindex plan JOB.json [--units metric|feet-inches] | check JOB.json | convert JOB.json --to csv|geojson|ics|svg|pdf [--table posts|readings|bill|hours] [--post ID] [--paper A4|letter] [--out FILE] | calc [NAME [JSON or -]]'
 const BAD_INPUT = 2
 const FAULT = 1
 
@@ -37,7 +34,7 @@ export async function main(words: readonly string[], terminal: Terminal): Promis
   }
 }
 
-async function answer([command, ...rest]: readonly string[], terminal: Terminal): Promise<string> {
+async function answer([command, ...rest]: readonly string[], terminal: Terminal): Promise<string | Uint8Array> {
   switch (command) {
     case 'plan':
       return planned(rest, terminal)
@@ -59,18 +56,18 @@ async function planned(words: readonly string[], terminal: Terminal): Promise<st
   return json(plan(await readJobFile(path, terminal), here))
 }
 
-const FORMATS = ['csv', 'geojson'] as const
+const string = { type: 'string' } as const
 
 /** A job in another form, on standard output or in a file. */
-async function convert(words: readonly string[], terminal: Terminal): Promise<string> {
-  const { path, to, out } = wordsOf('convert', words, { to: { type: 'string' }, out: { type: 'string' } })
-  const format = requireChoice('--to', to, FORMATS)
-  const job = await readJobFile(path, terminal)
-  const text =
-    format === 'csv' ? `${Papa.unparse(postsTable(job), { newline: '\n' })}\n` : json(jobGeoJson(job, tables.causes))
-  if (out === undefined) return text
+async function convert(words: readonly string[], terminal: Terminal): Promise<string | Uint8Array> {
+  const options = { to: string, out: string, table: string, post: string, paper: string, units: string }
+  const { path, out, ...asked } = wordsOf('convert', words, options)
+  // Pages, prices and calendars are loaded only where they are made.
+  const { converted } = await import('./convert')
+  const made = await converted(await readJobFile(path, terminal), asked, new Date())
+  if (out === undefined) return made
   try {
-    writeFileSync(out, text)
+    writeFileSync(out, made)
   } catch {
     throw new InputError('--out', out, 'a file that can be written')
   }

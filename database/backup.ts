@@ -24,6 +24,7 @@ const TABLES = [
   'offer',
   'offer_link',
   'offer_answer',
+  'lesson',
 ] as const
 type TableName = (typeof TABLES)[number]
 

@@ -3,6 +3,7 @@ import type { JobSummary } from '../core/document/summary'
 import type { Command } from '../core/edit/commands'
 import type { OfferAnswer, OfferState } from '../core/offer/answer'
 import type { Offer } from '../core/offer/offer'
+import type { Lesson } from '../core/record/lessons'
 import type { StormPost } from '../core/storm/watch'
 import type { YardConflict } from '../core/yard/apply'
 import type { YardChange } from '../core/yard/change'
@@ -43,6 +44,24 @@ export interface StormJob {
 }
 export interface StormAnswer {
   jobs: StormJob[]
+}
+
+/** A visit that is due at a job, or comes soon. */
+export interface WatchedVisit {
+  jobId: string
+  job: string
+  posts: string[]
+  due: string
+  why: string
+  open?: string[]
+}
+export interface VisitWatch {
+  visits: WatchedVisit[]
+}
+
+/** What jobs have taught, the newest first. */
+export interface LessonsAnswer {
+  lessons: Lesson[]
 }
 
 /** An entry of a job's history. */

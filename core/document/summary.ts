@@ -25,6 +25,13 @@ export interface JobSummary {
   place?: string
   /** The first of them, failed ones before doubtful ones: a summary of before does not have them. */
   waiting?: string[]
+  /** What the record asks for next: visits that are due or come, and posts to look at after a storm. */
+  visits?: { posts: string[]; due: number; why: string; open?: string[] }[]
+  watched?: { post: string; since: number }[]
+  /** Once in fifty years, where the job says so. */
+  gust50?: number
+  /** It has something to teach. */
+  teaches?: true
 }
 
 /** A pour without what it was reckoned with. */
@@ -68,6 +75,7 @@ export function jobSummary(job: Job, causes: CauseTables): JobSummary {
     waiting: waiting.slice(0, NAMED),
     ...(job.pours ? { pours: lastPours(job.pours) } : {}),
     ...(job.site?.place === undefined ? {} : { place: job.site.place }),
+    ...(job.site?.gust50 === undefined ? {} : { gust50: job.site.gust50 }),
   }
 }
 

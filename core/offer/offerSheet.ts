@@ -1,52 +1,11 @@
 import type { FrozenLine } from '../cost/frozen'
 import { toDecimal } from '../money/money'
+import { ESTIMATE, Pages, PAPERS } from '../report/pages'
 import { element, textLine, wrapped } from '../report/svg'
 import type { Offer, OfferOption } from './offer'
 import { exact } from '../money/exact'
 
 /* An offer on A4: the options side by side first, then the bill of each. */
-
-/** A4 upright, in points of a quarter millimetre. */
-export const OFFER_SHEET = { width: 840, height: 1_188 }
-const MARGIN = 56
-const WIDE = OFFER_SHEET.width - 2 * MARGIN
-const FOOT = OFFER_SHEET.height - 60
-const RULE = '#22302f'
-
-/** Lines put down one under the other; a page that is full is followed by the next. */
-class Pages {
-  pages: string[][] = [[]]
-  y = MARGIN + 20
-
-  room(height: number): void {
-    if (this.y + height <= FOOT) return
-    this.pages.push([])
-    this.y = MARGIN + 20
-  }
-  add(...parts: string[]): void {
-    this.pages.at(-1)!.push(...parts)
-  }
-  text(words: string, size = 15, { bold = false, x = MARGIN, width = WIDE, gap = 1.4 } = {}): void {
-    for (const line of wrapped(words, width, size)) {
-      this.room(size * gap)
-      this.add(textLine({ x, y: this.y, size, text: line, bold }))
-      this.y += size * gap
-    }
-  }
-  rule(): void {
-    this.add(
-      element('line', {
-        x1: MARGIN,
-        x2: MARGIN + WIDE,
-        y1: this.y - 10,
-        y2: this.y - 10,
-        stroke: RULE,
-        'stroke-width': 1,
-      }),
-    )
-    this.y += 12
-  }
-}
 
 /**
  * Pages of an offer, each one SVG document.
@@ -54,7 +13,7 @@ class Pages {
  * @param changes what is other than in the version before; nothing of a first one
  */
 export function offerPages(offer: Offer, changes: readonly string[] = []): string[] {
-  const sheet = new Pages()
+  const sheet = new Pages(PAPERS.A4)
   head(sheet, offer)
   if (changes.length > 0) {
     sheet.text(`What has changed since offer ${offer.number - 1}`, 16, { bold: true })
@@ -67,16 +26,16 @@ export function offerPages(offer: Offer, changes: readonly string[] = []): strin
   list(sheet, 'Not included', offer.excluded)
   list(sheet, 'To be careful with', offer.cautions)
   for (const option of offer.options) bill(sheet, option, offer)
-  return sheet.pages.map((parts, i) => page(parts, `Offer ${offer.number}, page ${i + 1} of ${sheet.pages.length}`))
+  return sheet.drawings({ left: ESTIMATE, right: (page, of) => `Offer ${offer.number}, page ${page} of ${of}` })
 }
 
 const money = (amount: number, { currency }: Pick<Offer, 'currency'>) =>
   `${currency.code} ${toDecimal(amount, currency)}`
 
 function head(sheet: Pages, offer: Offer): void {
-  sheet.add(textLine({ x: MARGIN, y: sheet.y + 14, size: 34, text: `Offer ${offer.number}`, bold: true }))
+  sheet.add(textLine({ x: sheet.left, y: sheet.y + 14, size: 34, text: `Offer ${offer.number}`, bold: true }))
   const right = [offer.by ?? '', offer.madeAt.slice(0, 10)].filter(Boolean).join(', ')
-  sheet.add(textLine({ x: MARGIN + WIDE, y: sheet.y + 14, size: 15, text: right, anchor: 'end' }))
+  sheet.add(textLine({ x: sheet.right, y: sheet.y + 14, size: 15, text: right, anchor: 'end' }))
   sheet.y += 48
   sheet.text([offer.job, offer.site].filter(Boolean).join(', '), 18)
   if (offer.customer) sheet.text(`For ${offer.customer}`, 16)
@@ -89,17 +48,19 @@ function picture(sheet: Pages, drawing: string): void {
   const inside = /^<svg [^>]*viewBox="0 0 (\d+(?:\.\d+)?) (\d+(?:\.\d+)?)"[^>]*>([\s\S]*)<\/svg>\s*$/.exec(drawing)
   if (!inside) return
   const [width, height] = [Number(inside[1]), Number(inside[2])]
-  const scale = Math.min(WIDE / width, PICTURE / height)
+  const scale = Math.min(sheet.wide / width, PICTURE / height)
   sheet.room(height * scale + 20)
-  sheet.add(element('g', { transform: `translate(${MARGIN} ${sheet.y - 12}) scale(${scale.toFixed(4)})` }, inside[3]))
+  sheet.add(
+    element('g', { transform: `translate(${sheet.left} ${sheet.y - 12}) scale(${scale.toFixed(4)})` }, inside[3]),
+  )
   sheet.y += height * scale + 16
 }
 
 /** Options in columns: what it comes to, how often somebody comes, and what is done where. */
 function sideBySide(sheet: Pages, offer: Offer): void {
   const { options } = offer
-  const width = WIDE / options.length
-  const column = (i: number) => MARGIN + i * width
+  const width = sheet.wide / options.length
+  const column = (i: number) => sheet.left + i * width
   sheet.room(170)
   const top = sheet.y
   options.forEach((option, i) => {
@@ -162,19 +123,19 @@ function bill(sheet: Pages, option: OfferOption, offer: Offer): void {
   sheet.text(`${option.name}: what it is made of`, 18, { bold: true })
   sheet.rule()
   for (const each of option.lines) {
-    const name = wrapped(each.name, WIDE - 290, 14)
+    const name = wrapped(each.name, sheet.wide - 290, 14)
     sheet.room(name.length * 20)
-    name.forEach((text, i) => sheet.add(textLine({ x: MARGIN, y: sheet.y + i * 19, size: 14, text })))
-    sheet.add(textLine({ x: MARGIN + WIDE - 150, y: sheet.y, size: 14, text: quantityWords(each), anchor: 'end' }))
-    sheet.add(textLine({ x: MARGIN + WIDE, y: sheet.y, size: 14, text: money(each.amount, offer), anchor: 'end' }))
+    name.forEach((text, i) => sheet.add(textLine({ x: sheet.left, y: sheet.y + i * 19, size: 14, text })))
+    sheet.add(textLine({ x: sheet.right - 150, y: sheet.y, size: 14, text: quantityWords(each), anchor: 'end' }))
+    sheet.add(textLine({ x: sheet.right, y: sheet.y, size: 14, text: money(each.amount, offer), anchor: 'end' }))
     sheet.y += name.length * 20
   }
   sheet.y += 10
   sheet.rule()
   const sum = (words: string, amount: number, bold = false) => {
     sheet.room(22)
-    sheet.add(textLine({ x: MARGIN, y: sheet.y, size: 15, text: words, bold }))
-    sheet.add(textLine({ x: MARGIN + WIDE, y: sheet.y, size: 15, text: money(amount, offer), bold, anchor: 'end' }))
+    sheet.add(textLine({ x: sheet.left, y: sheet.y, size: 15, text: words, bold }))
+    sheet.add(textLine({ x: sheet.right, y: sheet.y, size: 15, text: money(amount, offer), bold, anchor: 'end' }))
     sheet.y += 21
   }
   sum('Before tax', option.net)
@@ -195,26 +156,4 @@ function quantityWords({ quantity, unit }: FrozenLine): string {
   const figure = Number.isInteger(value) ? String(value) : value.toFixed(value < 10 ? 2 : 1)
   const counted = UNITS[unit] ?? unit
   return `${figure} ${figure === '1' ? counted.replace(/s$/, '') : counted}`.trim()
-}
-
-const ESTIMATE = 'Figures are planning estimates; local codes and licensed practice decide.'
-function page(parts: readonly string[], says: string): string {
-  const { width, height } = OFFER_SHEET
-  return element(
-    'svg',
-    {
-      xmlns: 'http://www.w3.org/2000/svg',
-      viewBox: `0 0 ${width} ${height}`,
-      width: '210mm',
-      height: '297mm',
-      'font-family': 'Barlow, Helvetica, sans-serif',
-      fill: RULE,
-    },
-    [
-      element('rect', { width, height, fill: '#ffffff' }),
-      ...parts,
-      textLine({ x: MARGIN, y: height - 28, size: 13, text: ESTIMATE }),
-      textLine({ x: width - MARGIN, y: height - 28, size: 13, text: says, anchor: 'end' }),
-    ].join(''),
-  )
 }

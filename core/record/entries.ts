@@ -35,6 +35,20 @@ export function entriesAt<K extends EntryKind>(job: Pick<Job, 'entries'>, at: Po
     .sort((a, b) => Date.parse(a.at) - Date.parse(b.at)) as Standing<K>[]
 }
 
+/** Sign-offs that stand, the last of each post, by line and post: `B/B7`. */
+export function signOffs(job: Pick<Job, 'entries'>): Map<string, Standing<'sign-off'>> {
+  const all = job.entries ?? []
+  const corrected = correctedIds(all)
+  const last = new Map<string, Standing<'sign-off'>>()
+  for (const entry of all as Standing<'sign-off'>[]) {
+    if (entry.kind !== 'sign-off' || entry.withdrawn || corrected.has(entry.id)) continue
+    const key = `${entry.line}/${entry.post}`
+    const known = last.get(key)
+    if (!known || Date.parse(known.at) <= Date.parse(entry.at)) last.set(key, entry)
+  }
+  return last
+}
+
 /** The last sign-off of a post that stands. */
 export const signOffAt = (job: Pick<Job, 'entries'>, at: PostAddress): Standing<'sign-off'> | undefined =>
   entriesAt(job, at, 'sign-off').at(-1)

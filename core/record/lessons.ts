@@ -86,7 +86,7 @@ function dugLessons(
   const last = entriesAt(job, at, 'as-built').at(-1)?.at ?? job.pours?.find((each) => each.post === at.post)?.startedAt
   const { tool = post.repair?.tool ?? USUAL_TOOL } = built
   const { soil } = post
-  const common = { post: at.post, at: last ?? '', tool, ...(soil === undefined ? {} : { soil }) }
+  const common = { post: at.post, at: last!, tool, ...(soil === undefined ? {} : { soil }) }
   // Dug as planned, without what the tool digs over.
   const dug = concrete.hole / (1 + concrete.overdig)
   const extra = dug * concrete.overdig

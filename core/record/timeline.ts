@@ -1,7 +1,7 @@
 import type { Entry, EntryKind, Job, Photograph, Post, Pour, Reading, Verdict } from '../document/job'
 import type { PostAddress } from '../edit/changes'
 import type { Moment } from '../weather/forecast'
-import { correctedIds, signOffAt } from './entries'
+import { correctedIds, signOffs } from './entries'
 
 /** What happened, with what it is worded from. */
 export type Told =
@@ -68,15 +68,10 @@ export function timeline(job: Job, only?: PostAddress): Happening[] {
 
 /** When the post of something was signed off. */
 function signatures(job: Job) {
-  const known = new Map<string, Moment | undefined>()
+  const all = signOffs(job)
   return ({ line, post }: { line?: string; post?: string }): Moment | undefined => {
-    if (line === undefined || post === undefined) return undefined
-    const key = `${line}/${post}`
-    if (!known.has(key)) {
-      const signed = signOffAt(job, { line, post })
-      known.set(key, signed && Date.parse(signed.at))
-    }
-    return known.get(key)
+    const signed = all.get(`${line}/${post}`)
+    return signed && Date.parse(signed.at)
   }
 }
 

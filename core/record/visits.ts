@@ -3,7 +3,7 @@ import { dutiesOf } from '../document/postState'
 import { isTemporary } from '../cost/stands'
 import type { MetresPerSecond } from '../units/types'
 import type { Moment } from '../weather/forecast'
-import { signOffAt } from './entries'
+import { signOffs } from './entries'
 
 export type VisitWhy = Visit['why']
 
@@ -55,14 +55,14 @@ export function monthsAfter(from: Moment, months: number): Moment {
  */
 export function visitsDue(
   job: Job,
-  now: Moment,
   { gusts = [], storm = Infinity }: { gusts?: readonly FeltGust[]; storm?: MetresPerSecond } = {},
 ): DueVisit[] {
+  const signatures = signOffs(job)
   const made = (job.visits ?? []).filter(({ doneAt }) => doneAt !== undefined)
   const found: { post: string; due: Moment; why: VisitWhy }[] = []
   for (const line of job.lines)
     for (const post of line.posts) {
-      const signed = signOffAt(job, { line: line.id, post: post.id })
+      const signed = signatures.get(`${line.id}/${post.id}`)
       if (!signed) continue
       const from = Date.parse(signed.at)
       const visits = made.filter(({ posts, doneAt }) => posts.includes(post.id) && Date.parse(doneAt!) > from)
@@ -73,8 +73,6 @@ export function visitsDue(
         if (!was('return')) put('return', from + STOP_GAP_DAYS * DAY)
         continue
       }
-      const blown = gusts.find(({ at, gust }) => at > last && gust >= storm)
-      if (blown && !was('gust')) put('gust', blown.at)
       // Whoever was there after a year has no need to come for the first quarter.
       if (!was('months-3') && !was('year-1')) put('months-3', monthsAfter(from, MONTHS['months-3']))
       else if (!was('year-1')) put('year-1', monthsAfter(from, MONTHS['year-1']))
@@ -83,11 +81,9 @@ export function visitsDue(
   const written = (job.visits ?? [])
     .filter(({ doneAt }) => doneAt === undefined)
     .map(({ id, posts, due, why, open = [] }) => ({ id, posts, due: Date.parse(due), why, open: open as string[] }))
-  return [...together(found), ...written].filter(({ due }) => due - now < TOLD_AHEAD).sort((a, b) => a.due - b.due)
+  const stormy = afterStorm(watchedPosts(job), gusts, storm)
+  return [...together(found), ...(stormy ? [stormy] : []), ...written].sort((a, b) => a.due - b.due)
 }
-
-/** So far ahead they are told. */
-const TOLD_AHEAD = 400 * DAY
 
 /** The next full year after the sign-off that nobody came for. */
 function nextYear(from: Moment, last: Moment): Moment {
@@ -108,6 +104,44 @@ function together(found: readonly { post: string; due: Moment; why: VisitWhy }[]
     else byDay.set(id, { id, posts: [post], due, why, open: [] })
   }
   return [...byDay.values()]
+}
+
+/** A post that was signed off and whoever was there last: a storm since then is a reason to look again. */
+export interface WatchedPost {
+  post: string
+  since: Moment
+}
+
+/** Posts to be looked at after the first storm, each with when somebody was there last. */
+export function watchedPosts(job: Job): WatchedPost[] {
+  const made = (job.visits ?? []).filter(({ doneAt }) => doneAt !== undefined)
+  return [...signOffs(job).values()].flatMap(({ post, at, value }) => {
+    if (post === undefined || isTemporary({ method: value.method })) return []
+    const visits = made.filter(({ posts }) => posts.includes(post))
+    if (visits.some(({ why, doneAt }) => why === 'gust' && doneAt! > at)) return []
+    return [{ post, since: Math.max(Date.parse(at), ...visits.map(({ doneAt }) => Date.parse(doneAt!))) }]
+  })
+}
+
+/** Of a watched post: visits after a storm, as one. */
+export function afterStorm(
+  watched: readonly WatchedPost[],
+  gusts: readonly FeltGust[],
+  storm: MetresPerSecond,
+): DueVisit | undefined {
+  const blown = watched.flatMap(({ post, since }) => {
+    const first = gusts.find(({ at, gust }) => at > since && gust >= storm)
+    return first ? [{ post, at: first.at }] : []
+  })
+  if (blown.length === 0) return undefined
+  const due = Math.min(...blown.map(({ at }) => at))
+  return {
+    id: `gust-${new Date(due).toISOString().slice(0, 10)}`,
+    posts: blown.map(({ post }) => post),
+    due,
+    why: 'gust',
+    open: [],
+  }
 }
 
 export const VISIT_WORDS: Readonly<Record<VisitWhy, string>> = {

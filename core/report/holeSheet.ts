@@ -5,9 +5,10 @@ import { methodDetail } from '../plan/detail'
 import { plan } from '../plan/plan'
 import type { MethodPlan } from '../plan/types'
 import { thresholdWords } from '../plan/thresholds'
-import { extentOf, type Matter, type Measure, type Point, type Solid } from '../repair/solids'
+import type { Solid } from '../repair/solids'
 import { row, type Tables } from '../tables/tables'
 import type { Measures } from '../units/quantity'
+import { sectionDrawing } from './sectionDrawing'
 import { element, textLine, wrapped } from './svg'
 
 /** What the sheet of one hole speaks of. */
@@ -28,21 +29,6 @@ const MARGIN = 32
 const DRAWN = { top: 210, height: 330 }
 /** So much of the post is shown over the ground, m. */
 const ABOVE = 0.35
-
-/** Colours of the printed page: ink on white. */
-const FILL: Record<Matter, string> = {
-  wood: '#e2bd7e',
-  'new-wood': '#f0d8a8',
-  decay: '#b0926a',
-  steel: '#9aa4ab',
-  concrete: '#c9c9c4',
-  'old-concrete': '#dedad0',
-  'new-concrete': '#c9c9c4',
-  stone: '#ececec',
-  topping: '#cdb693',
-  loose: '#e6dcc8',
-  outline: 'none',
-}
 
 /**
  * The sheet of one hole to hold in the hand: its section in true scale with dimensions, the big figures, how it is
@@ -68,7 +54,11 @@ export function holeSheetSvg(sheet: HoleSheet): string {
     ...figures.slice(0, 2).map((text, i) => textLine({ x: MARGIN + i * 270, y: 130, size: 38, text, bold: true })),
     textLine({ x: MARGIN, y: 160, size: 18, text: figures.slice(2).join(' · ') }),
     textLine({ x: MARGIN, y: 186, size: 18, text: orderWords(sheet), bold: true }),
-    section(sheet),
+    sectionDrawing(
+      sheet.stands,
+      { left: MARGIN, right: SHEET.width - MARGIN, ...DRAWN, depth: hole.depth, above: ABOVE, size: 17 },
+      says,
+    ),
     ...words(sheet),
   ]
   return `${element(
@@ -96,66 +86,6 @@ function orderWords({ method: { concrete, packed }, tables, says }: HoleSheet): 
     return `${value} ${unit} · ${says.volume(concrete.bags.water)} of water`
   }
   return packed ? `${packed.fill.layers} layers of ${says.small(packed.fill.layerThickness!)}, each tamped` : ''
-}
-
-/** The section in true scale, the ground across the page. */
-function section({ stands, method, says }: HoleSheet): string {
-  const { depth } = method.hole!
-  const scale = DRAWN.height / (depth + ABOVE + 0.2)
-  const groundY = DRAWN.top + ABOVE * scale
-  const middle = SHEET.width / 2
-  const at = ([x, y]: Point) => [middle + x * scale, groundY - Math.min(y, ABOVE) * scale] as const
-  const shapes = stands.map((solid) =>
-    element('polygon', {
-      points: solid.outline
-        .map((point) =>
-          at(point)
-            .map((each) => each.toFixed(1))
-            .join(','),
-        )
-        .join(' '),
-      fill: FILL[solid.matter],
-      stroke: '#22302f',
-      'stroke-width': solid.edge === 'thin' ? 0.8 : 1.4,
-      'stroke-dasharray': solid.edge === 'dashed' || solid.edge === 'broken' ? '5 4' : undefined,
-    }),
-  )
-  const ground = element('line', {
-    x1: MARGIN,
-    x2: SHEET.width - MARGIN,
-    y1: groundY,
-    y2: groundY,
-    stroke: '#22302f',
-    'stroke-width': 2.5,
-  })
-  const measures = stands.flatMap((solid) => (solid.measures ?? []).filter(({ to }) => to[1] <= 0))
-  const notes = stands
-    .filter(({ key, note }) => note && key.startsWith('met'))
-    .map(({ outline, note }) => {
-      const { right, top, bottom } = extentOf(outline)
-      const [x, y] = at([right, (top + bottom) / 2])
-      return textLine({ x: x + 6, y: y + 4, size: 13, text: note! })
-    })
-  return [...shapes, ground, ...measures.map((measure) => dimension(measure, at, says)), ...notes].join('')
-}
-
-function dimension(
-  { from, to, side, length }: Measure,
-  at: (point: Point) => readonly [number, number],
-  says: Measures,
-) {
-  const [x1, y1] = at(from)
-  const [x2, y2] = at(to)
-  const tick = (x: number, y: number) =>
-    element('line', { x1: x - 5, y1: y + 5, x2: x + 5, y2: y - 5, stroke: '#22302f', 'stroke-width': 1.2 })
-  const [x, y, anchor] =
-    side === 'below' ? ([(x1 + x2) / 2, y1 + 20, 'middle'] as const) : ([x1 + 10, (y1 + y2) / 2 + 5, 'start'] as const)
-  return [
-    element('line', { x1, y1, x2, y2, stroke: '#22302f', 'stroke-width': 1.2 }),
-    tick(x1, y1),
-    tick(x2, y2),
-    textLine({ x, y, size: 17, text: says.length(length), bold: true, anchor }),
-  ].join('')
 }
 
 const SMALL = 14

@@ -5,6 +5,7 @@ import * as bounded from './0003_bounded'
 import * as place from './0004_place'
 import * as yard from './0005_yard'
 import * as offers from './0006_offers'
+import * as record from './0007_record'
 
 /* Imported one by one: a built server has no folder of migrations to look into. */
 const migrations: Record<string, Knex.Migration> = {
@@ -14,6 +15,7 @@ const migrations: Record<string, Knex.Migration> = {
   '0004_place': place,
   '0005_yard': yard,
   '0006_offers': offers,
+  '0007_record': record,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -54,7 +54,7 @@ export async function listJobs(
 }
 
 /** What lists show follows the history: of jobs edited since somebody looked. */
-async function bringUp(database: Knex): Promise<void> {
+export async function bringUp(database: Knex): Promise<void> {
   for (const id of await jobs.jobsBehind(database, PAGE)) {
     await database.transaction(async (transaction) => {
       const head = await jobs.findHead(transaction, id, true)

@@ -1,5 +1,6 @@
 import type { Job } from '../../core/document/job'
 import { tables } from '../../data/tables'
+import { recordSummary } from '../../core/record/summary'
 import { jobSummary, type JobSummary } from '../../core/document/summary'
 
 /** A job as it is written whole. */
@@ -18,5 +19,5 @@ export const whole = (job: Job): WholeJob => ({
   siteName: job.site?.name ?? '',
   ...(job.site?.place === undefined ? {} : { place: job.site.place }),
   text: JSON.stringify(job),
-  summary: jobSummary(job, tables.causes),
+  summary: { ...jobSummary(job, tables.causes), ...recordSummary(job) },
 })

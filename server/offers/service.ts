@@ -9,7 +9,7 @@ import { offerPages } from '../../core/offer/offerSheet'
 import type { KeptOffer, OfferLink, OfferPage, OfferWatch } from '../../shared/contract'
 import { NotFound, Taken } from '../http/failures'
 import { requireJob } from '../jobs/service'
-import { pdfOfPages } from '../sheets/pdf'
+import { pdfOfPages } from '../../paper/pdf'
 import * as offers from './repository'
 
 const A4 = { width: 210, height: 297 }

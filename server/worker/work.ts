@@ -6,6 +6,7 @@ import { readBatch, type VersionedBatch } from '../../core/edit/batch'
 import { checkEdit } from '../../core/edit/check'
 import type { Command } from '../../core/edit/commands'
 import { InputError } from '../../core/errors'
+import { lessonsOf, type Lesson } from '../../core/record/lessons'
 import { plan } from '../../core/plan/plan'
 import { resolveJob } from '../../core/resolve/resolve'
 import { exposedPosts, type ExposedPost } from '../../core/storm/watch'
@@ -44,6 +45,7 @@ export const works = {
     const here = tablesWith(tables, own)
     return exposedPosts(job, resolveJob(job, here), plan(job, here), here)
   },
+  lessonsOf: (job: Job, own: OwnRows): Lesson[] => lessonsOf(job, tablesWith(tables, own)),
   calculate: (name: string, text: string): unknown => calculate(name, parsed(text), tables),
 }
 export type Works = typeof works

@@ -9,7 +9,7 @@ import { answering } from '../../../http/answering'
 import { jobIdentity } from '../../../http/body'
 import { NotFound } from '../../../http/failures'
 import { readStoredJob } from '../../../jobs/service'
-import { pdfOf } from '../../../sheets/pdf'
+import { pdfOf } from '../../../../paper/pdf'
 import { tablesHere } from '../../../yard/service'
 
 const A5 = { width: 148, height: 210 }

@@ -5,9 +5,12 @@ declare module 'pdfkit' {
     constructor(options: {
       size: [number, number]
       margin: number
+      /** None before one is registered. */
+      font: null
       autoFirstPage: boolean
       info: { Title: string; CreationDate?: Date }
     })
+    registerFont(name: string, bytes: Buffer): this
     addPage(): void
     end(): void
   }

@@ -1,0 +1,36 @@
+import type { Moment } from '../weather/forecast'
+
+/**
+ * A day in words, where the job stands.
+ *
+ * @example dayWords(Date.UTC(2027, 2, 3), 'Europe/Lisbon') // '3 March 2027'
+ */
+export const dayWords = (at: Moment, timeZone = 'UTC'): string =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone }).format(at)
+
+/** @example momentWords(Date.UTC(2027, 2, 3, 14, 5), 'UTC') // '3 March 2027, 14:05' */
+export const momentWords = (at: Moment, timeZone = 'UTC'): string =>
+  `${dayWords(at, timeZone)}, ${new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(at)}`
+
+/** Under this nobody can tell it from never, and over that it is all but sure. */
+const RARE = 1 / 500
+const SURE = 0.95
+
+/**
+ * A chance as somebody says it.
+ *
+ * @example chanceWords(0.03) // '1 in 35'
+ * @example chanceWords(0.7) // '7 in 10'
+ */
+export function chanceWords(chance: number): string {
+  if (chance < RARE) return 'less than 1 in 500'
+  if (chance > SURE) return 'all but sure'
+  if (chance >= 0.3) return `${Math.round(chance * 10)} in 10`
+  return `1 in ${roundly(1 / chance)}`
+}
+
+/** No more than such a figure can bear. @example roundly(392) // 400 */
+function roundly(figure: number): number {
+  const step = figure < 20 ? 1 : figure < 100 ? 5 : 50
+  return Math.round(figure / step) * step
+}
