@@ -34,6 +34,7 @@ await Promise.all([
       'cli',
       'data',
       'database',
+      'paper',
       'evaluation',
       'shared',
       'tests',

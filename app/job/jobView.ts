@@ -132,10 +132,10 @@ export function createJobView(
     const next = posts.value[Math.min(posts.value.length - 1, Math.max(0, index.value + by))]
     if (next) choose(next.post.id)
   }
-  function goTo(place: string): void {
-    go(() =>
-      router.push({ path: `/jobs/${session.id}/${place}`, query: { ...route.value.query, post: post.value?.id } }),
-    )
+  /** @param part of the place, where it has several */
+  function goTo(place: string, part?: string): void {
+    const query = { ...route.value.query, post: post.value?.id, ...(part === undefined ? {} : { part }) }
+    go(() => router.push({ path: `/jobs/${session.id}/${place}`, query }))
   }
 
   /** A reading or a fact that somebody wants to see or give; its place brings it into sight. */

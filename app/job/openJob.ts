@@ -10,9 +10,12 @@ import {
 } from 'vue'
 import { refThrottled } from '@vueuse/core'
 import { SUBJECT } from '~/controls/measuring'
+import { usePreferencesStore } from '~/session/preferences'
 import { api } from '~/sync/api'
 import { edits, queue, storage } from '~/sync/device'
+import { newIdentity } from '~/sync/identity'
 import { useTables } from '~/yard/useYard'
+import { notedWith } from '~~/core/record/noted'
 import { createJobView, type JobView } from './jobView'
 import { openSession, type JobSession } from './session'
 
@@ -34,7 +37,18 @@ const inHand = shallowRef<OpenJob>()
 export function provideOpenJob(id: string, showsRepair: () => boolean): OpenJob {
   const tablesHere = useTables()
   const session = openSession(id, { storage, queue, edits, api, tables: () => tablesHere.value })
-  const open: OpenJob = { session: proxyRefs(session), view: createJobView(session, tablesHere, showsRepair) }
+  const preferences = usePreferencesStore()
+  /** What the record wants to know of an edit goes with it: one step, done and undone together. */
+  const edit: JobSession['edit'] = (commands) =>
+    session.edit(
+      session.job.value
+        ? [...commands, ...notedWith(session.job.value, commands, preferences.signed(), newIdentity)]
+        : commands,
+    )
+  const open: OpenJob = {
+    session: proxyRefs({ ...session, edit }),
+    view: createJobView(session, tablesHere, showsRepair),
+  }
   provide(OPEN_JOB, open)
   provide(SUBJECT, () => open.view.post.value?.id)
   inHand.value = open

@@ -11,7 +11,8 @@ it('says in one line what a step wants', () => {
 })
 
 it('says how long to wait, and by when', () => {
-  const wait = (hours: number) => stepFacts({ ...step, after: { milestone: 'props', says: 'props may be loosened', hours } })
+  const wait = (hours: number) =>
+    stepFacts({ ...step, after: { milestone: 'props', says: 'props may be loosened', hours } })
   expect(wait(0.4)).toContain('wait 25 min in ground at 10 °C (50 °F): props may be loosened then')
   expect(wait(30.8)).toContain('wait 31 h in')
   expect(waitFacts(step)).toBe('')

@@ -9,6 +9,7 @@ import WetConcrete from '~/jobs/WetConcrete.vue'
 import { useStormWatch } from '~/jobs/useStormWatch'
 import { timeNow } from '~/sync/clock'
 import OfferWatch from '~/jobs/OfferWatch.vue'
+import VisitsDue from '~/jobs/VisitsDue.vue'
 import JobWays from '~/jobs/JobWays.vue'
 import TrayPanel from '~/jobs/TrayPanel.vue'
 import { useJobList } from '~/jobs/useJobList'
@@ -72,6 +73,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
               </ul>
             </section>
             <OfferWatch v-if="!search && !away" />
+            <VisitsDue v-if="!search && !away" />
             <section v-if="needing.length && !search" class="needs" aria-labelledby="needs-title">
               <h2 id="needs-title">What needs you now: posts that wait for a repair</h2>
               <ul>

@@ -8,6 +8,8 @@ import { YARD } from '~/sync/yard'
 import { useChanging } from '~/yard/useChanging'
 import { useYard } from '~/yard/useYard'
 import YardConflicts from '~/yard/YardConflicts.vue'
+import YardLearnt from '~/yard/YardLearnt.vue'
+import YardOpinion from '~/yard/YardOpinion.vue'
 import YardHistory from '~/yard/YardHistory.vue'
 import YardNames from '~/yard/YardNames.vue'
 import YardNewRow from '~/yard/YardNewRow.vue'
@@ -104,6 +106,8 @@ onKeyStroke(['z', 'Z'], (event) => {
           @added="added"
           @leave="isNew = false"
         />
+        <YardLearnt v-if="table.key === 'learnt'" :rows="all" :change="change" />
+        <YardOpinion v-if="table.key === 'counted'" :rows="all" :change="change" />
         <YardHistory v-if="showsHistory" />
         <YardTable v-else ref="grid" class="grid" :table="table" :rows="shown" :change="change" @brought="brought" />
       </main>

@@ -7,11 +7,11 @@ import type { Place } from './place'
 import { pour } from './pour'
 import { repair } from './repair'
 import { setOut } from './set-out'
-import { sheet } from './sheet'
+import { record } from './record'
 import { walk } from './walk'
 
 /** In working order. */
-export const PLACES: readonly Place[] = [walk, look, cause, repair, hole, setOut, pour, day, load, sheet]
+export const PLACES: readonly Place[] = [walk, look, cause, repair, hole, setOut, pour, day, load, record]
 
 /** Where clocks on wet concrete lead to. */
 export const WET_PLACE = PLACES.find(({ seesToWet }) => seesToWet)!.key

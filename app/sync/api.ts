@@ -9,7 +9,9 @@ import type {
   OfferLink,
   OfferList,
   OfferPage,
+  LessonsAnswer,
   OfferWatch,
+  VisitWatch,
   PictureAnswer,
   Problem,
   StormAnswer,
@@ -153,6 +155,12 @@ export const api = {
   yardHistory: (before?: number) =>
     ask<YardHistoryPage>(`/yard/history${before === undefined ? '' : `?before=${before}`}`, ({ entries }) =>
       Array.isArray(entries),
+    ),
+  visitWatch: () => ask<VisitWatch>('/visit-watch', ({ visits }) => Array.isArray(visits)),
+  /** @param person whose own pace is told by name */
+  readLessons: (person: string) =>
+    ask<LessonsAnswer>(`/lessons?${new URLSearchParams(person ? { person } : {})}`, ({ lessons }) =>
+      Array.isArray(lessons),
     ),
   offerWatch: () => ask<OfferWatch>('/offer-watch', ({ offers }) => Array.isArray(offers)),
   listOffers: (job: string) => ask<OfferList>(`${jobPath(job)}/offers`, ({ offers }) => Array.isArray(offers)),

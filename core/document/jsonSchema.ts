@@ -1,7 +1,7 @@
 import { JOB_VERSION } from './vocabulary'
 import type { SchemaDescription, SchemaObjectDescription, SchemaInnerTypeDescription } from 'yup'
 import { ENTRY_VALUES } from './recordSchema'
-import { jobSchema, leanReadingSchema, sectionShapes } from './schema'
+import { holeSchema, jobSchema, leanReadingSchema, sectionShapes } from './schema'
 
 type JsonSchema = Record<string, unknown>
 
@@ -63,6 +63,7 @@ function byShape(key: string): JsonSchema {
   if (key === 'value')
     return { anyOf: Object.entries(ENTRY_VALUES).map(([kind, schema]) => translate(schema.describe(), kind)) }
   if (key === 'parts') return { type: 'object', additionalProperties: { type: 'string' } }
+  if (key === 'holes') return { type: 'object', additionalProperties: translate(holeSchema.describe(), 'hole') }
   if (key === 'lean') {
     const one = translate(leanReadingSchema.describe(), 'reading')
     return { anyOf: [one, { type: 'array', items: one, maxItems: 2 }] }

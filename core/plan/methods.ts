@@ -70,7 +70,7 @@ function planMethod(
   diagnosis: PostPlan['diagnosis'],
   sound: ReadonlySet<'post' | 'footing'>,
 ): MethodPlan {
-  const { tables, post } = context
+  const { post } = context
   const { name, fixedMinutes, cautions } = methodRow(method.key, context)
   const against = method.against(context)
   const leavesUnsolved = unanswered(method.answers(context), context, diagnosis)

@@ -67,7 +67,7 @@ function measuresOf(
     right,
   }: { depth?: Metres | undefined; width?: Metres | undefined; left: Metres; right: Metres },
 ): Measure[] {
-  const below = -Math.max(depth ?? hole.depth, hole.depth) - 0.04
+  const below = -Math.max(depth ?? hole.depth, hole.depth) - 0.09
   const depths: Measure[] =
     depth === undefined
       ? []
@@ -79,7 +79,7 @@ function measuresOf(
             from: [right + 0.06, 0],
             to: [right + 0.06, -depth],
             side: 'right',
-            length: depth,
+            length: Math.round(depth * 100) / 100,
           },
           ...(Math.abs(depth - hole.depth) > SEEN
             ? [
@@ -90,7 +90,7 @@ function measuresOf(
                   from: [left - 0.06, -Math.min(depth, hole.depth)] as const,
                   to: [left - 0.06, -Math.max(depth, hole.depth)] as const,
                   side: 'left' as const,
-                  length: Math.abs(depth - hole.depth),
+                  length: Math.round(Math.abs(depth - hole.depth) * 100) / 100,
                 },
               ]
             : []),

@@ -8,18 +8,18 @@ import type { MethodPlan, PostPlan } from '../plan/types'
 import type { StepPlan } from '../plan/steps'
 import { pourClock } from '../pour/clock'
 import { pourAt } from '../pour/planned'
-import { chanceWords, dayWords, momentWords } from '../report/dates'
+import { chanceWords, dayWords, momentWords, periodWords } from '../report/dates'
+import { STOP_GAPS } from '../repair/methods'
 import type { Solid } from '../repair/solids'
 import type { ResolvedPost } from '../resolve/resolve'
 import { goesOverChances } from '../survive/goesOver'
 import { row, type Tables } from '../tables/tables'
 import type { Measures } from '../units/quantity'
 import type { HourlyAir, Moment } from '../weather/forecast'
-import { returnPeriodWords } from '../wind/returnPeriod'
 import { asBuiltAt, differences, type Difference } from './asBuilt'
 import { builtSolids } from './builtSolids'
 import { entriesAt, signOffAt } from './entries'
-import { visitsDue, VISIT_WORDS } from './visits'
+import { visitsDue, VISIT_WORDS, watchedPosts } from './visits'
 
 /** What a customer is handed of one post: read in under two minutes. */
 export interface CustomerPage {
@@ -67,7 +67,13 @@ export function customerPage(question: CustomerQuestion): CustomerPage {
   const built = asBuiltAt(job, at)
   const zone = job.site?.timeZone
   const others = plan.methods
-    .filter((each) => each.method !== method.method && prices[each.method] !== undefined)
+    .filter(
+      (each) =>
+        each.method !== method.method &&
+        prices[each.method] !== undefined &&
+        each.leavesUnsolved.length === 0 &&
+        !STOP_GAPS.has(each.method),
+    )
     .slice(0, OTHERS)
     .map((each) => ({
       name: each.name,
@@ -122,7 +128,8 @@ function failedWords({ job, at, plan, tables, says, thought }: CustomerQuestion,
     thought !== undefined && !causes.some(({ key }) => key === thought)
       ? [`It was thought to be ${row(tables.causes.causes, thought).short}; when it was dug, it was not.`]
       : []
-  return [...lesson, ...causes.map(({ what }) => what), ...(found.note ? [found.note] : []), ...things]
+  // Whoever dug it has said it better than a table can.
+  return [...lesson, ...(found.note ? [found.note] : causes.map(({ what }) => what)), ...things]
 }
 
 const MET_WORDS: Readonly<Record<string, string>> = {
@@ -150,12 +157,16 @@ const DECIDED: Readonly<Record<string, string>> = {
   stopped: 'work stopped there',
 }
 
+const toCentimetre = (length: number) => Math.round(length * 100) / 100
+
 function differenceWords(all: readonly Difference[], says: Measures): string[] {
   const by = new Map(all.map((each) => [each.what, each]))
   const size = (['depth', 'width'] as const).flatMap((what) => {
     const of = by.get(what)
     return of && Math.abs(of.off) >= 0.01
-      ? [`${says.length(of.built)} ${what === 'depth' ? 'deep' : 'wide'}, planned ${says.length(of.planned)}`]
+      ? [
+          `${says.length(toCentimetre(of.built))} ${what === 'depth' ? 'deep' : 'wide'}, planned ${says.length(of.planned)}`,
+        ]
       : []
   })
   const bags = by.get('bags')
@@ -179,9 +190,7 @@ function standsWords({ method, plan, remainingYears, says }: CustomerQuestion): 
     `That the wind puts it over: ${chanceWords(chance!.year)} in a year, ${chanceWords(chance!.life)} in the ${years} years that the fence is reckoned to stand yet.`,
     ...(leanGust === undefined || leanGust > holdingGust - 1
       ? []
-      : [
-          `It may begin to lean in a gust of ${says.gust(leanGust)}, such as comes ${returnPeriodWords(leanReturnYears!)}.`,
-        ]),
+      : [`It may begin to lean in a gust of ${says.gust(leanGust)}, such as comes ${periodWords(leanReturnYears!)}.`]),
   ]
 }
 
@@ -194,6 +203,8 @@ const USES: Readonly<Record<string, string>> = {
 function useWords({ job, at, steps, now, tables, air }: CustomerQuestion): string[] {
   const zone = job.site?.timeZone
   const pour = pourAt(job, at.line, at.post)
+  // Signed off, everything is back where it belongs.
+  if (signOffAt(job, at)) return []
   const clock = pour && pourClock(pour, now, tables, air)
   if (clock)
     return clock.milestones.flatMap(({ key, latest }) =>
@@ -231,8 +242,13 @@ function backWords({ job, at }: CustomerQuestion): string[] {
   const zone = job.site?.timeZone
   const due = visitsDue(job).filter(({ posts }) => posts.includes(at.post))
   return [
-    'After the first storm that comes about once in two years, to look at it.',
-    ...due.map((visit) => `On ${dayWords(visit.due, zone)}, ${VISIT_WORDS[visit.why]}.`),
+    ...(watchedPosts(job).some(({ post }) => post === at.post)
+      ? ['After the first storm such as comes about once in two years, to look at it.']
+      : []),
+    ...due.map(
+      ({ due: day, why, open }) =>
+        `On ${dayWords(day, zone)}, ${[VISIT_WORDS[why], ...open].join(': ')}${open.length > 0 ? '' : '.'}`,
+    ),
     'Call us before that if it leans or rocks.',
   ]
 }

@@ -82,7 +82,7 @@ function dugLessons(
   tables: Tables,
 ): RatioLesson[] {
   const built = asBuiltAt(job, at)
-  if (!built || !hole || !concrete || (concrete.holes ?? 1) > 1) return []
+  if (!built || !hole || !concrete || (concrete.holes ?? 1) > 1 || isBent(job, at, post)) return []
   const last = entriesAt(job, at, 'as-built').at(-1)?.at ?? job.pours?.find((each) => each.post === at.post)?.startedAt
   const { tool = post.repair?.tool ?? USUAL_TOOL } = built
   const { soil } = post
@@ -106,6 +106,23 @@ function dugLessons(
     ...(filled === undefined || bare < LEAST ? [] : [{ kind: 'bags' as const, ...common, ratio: filled / bare }]),
   ]
 }
+
+/** What was met made it another hole than the one that was planned: nothing of the tool shows in it. */
+function isBent(job: Job, at: { line: string; post: string }, post: ResolvedPost): boolean {
+  const entered = entriesAt(job, at, 'met').map(({ value }) => value)
+  return [...entered, ...(post.met ?? [])].some(({ decision }) => decision !== undefined && BENDS.includes(decision))
+}
+const BENDS: readonly string[] = [
+  'wider',
+  'bell',
+  'stone-and-key',
+  'key',
+  'moved',
+  'socket',
+  'other-method',
+  'left-short',
+  'stopped',
+]
 
 function paceLessons(
   { job, resolved, tables }: Planned,

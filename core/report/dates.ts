@@ -1,3 +1,4 @@
+import { returnPeriodWords } from '../wind/returnPeriod'
 import type { Moment } from '../weather/forecast'
 
 /**
@@ -28,6 +29,10 @@ export function chanceWords(chance: number): string {
   if (chance >= 0.3) return `${Math.round(chance * 10)} in 10`
   return `1 in ${roundly(1 / chance)}`
 }
+
+/** @example periodWords(251) // 'once in 250 years' */
+export const periodWords = (years: number): string =>
+  years < 20 || years > 500 ? returnPeriodWords(years) : `once in ${roundly(years)} years`
 
 /** No more than such a figure can bear. @example roundly(392) // 400 */
 function roundly(figure: number): number {

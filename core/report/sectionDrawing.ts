@@ -75,7 +75,7 @@ function dimension({ from, to, side, length, words }: Measure, at: Placed, size:
     element('line', { x1: x - 5, y1: y + 5, x2: x + 5, y2: y - 5, stroke: INK, 'stroke-width': 1.2 })
   const [x, y, anchor] =
     side === 'below'
-      ? ([(x1 + x2) / 2, y1 + size + 3, 'middle'] as const)
+      ? ([(x1 + x2) / 2, y1 + size + 6, 'middle'] as const)
       : side === 'left'
         ? ([x1 - 10, (y1 + y2) / 2 + 5, 'end'] as const)
         : ([x1 + 10, (y1 + y2) / 2 + 5, 'start'] as const)

@@ -1,5 +1,6 @@
 import type { Job, Line, Post, Site } from '../../core/document/job'
 import { laneEntrance as entrance } from './laneEntrance'
+import { orchardSide } from './orchardSide'
 import type { Observations } from '../../core/cause/observations'
 
 /* An invented place: the allotment gardens of Sedgewater on the Halm flood bank. */
@@ -31,10 +32,11 @@ function run(letter: string, count: number, bay: number, common: Partial<Post>, 
 
 export function demoJobs(): Job[] {
   // The list shows what was written last first.
-  return [longBank(), laneEntrance(), storeVeranda(), compostYard(), laneSide(), bankSide()]
+  return [longBank(), orchard(), laneEntrance(), storeVeranda(), compostYard(), laneSide(), bankSide()]
 }
 
 const laneEntrance = () => entrance(site)
+const orchard = () => orchardSide(site)
 
 /** A storm-broken close-boarded line with several rotted posts. */
 function bankSide(): Job {

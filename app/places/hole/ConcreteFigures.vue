@@ -33,7 +33,12 @@ const water = computed(() => waterWords(mix.value, filling.value, concrete.bags,
   <p>
     <template v-if="concrete.holes">{{ concrete.holes }} holes alike: </template
     >{{ measures.volume(concrete.concrete) }} of concrete with {{ Math.round(concrete.overdig * 100) }} %
-    over-dig<template v-if="mix.supply === 'bag'">, {{ concrete.bags.exactCount.toFixed(2) }} bags</template>.
+    over-dig<template v-if="concrete.overdigFrom"> ({{ concrete.overdigFrom }})</template
+    ><template v-if="mix.supply === 'bag'"
+      >, {{ concrete.bags.exactCount.toFixed(2) }} bags<template v-if="concrete.bagsFrom">
+        by what nine in ten took, {{ concrete.bagsFrom }}</template
+      ></template
+    >.
     {{ water }}
     <template v-if="concrete.bags.short"
       >Short of it by {{ measures.volume(concrete.bags.short) }}, a hair: dig true, or let the fill end a finger

@@ -86,7 +86,7 @@ const cautions = computed(() => method.value.concrete?.warnings ?? [])
         label="Every depth rule on the scale of gusts"
       />
     </FoldOut>
-    <v-btn class="onward" block variant="flat" color="primary" @click="view.goTo('sheet')">To the sheet</v-btn>
+    <v-btn class="onward" block variant="flat" color="primary" @click="view.goTo('record', 'work')">To the sheet</v-btn>
   </div>
 </template>
 

@@ -23,7 +23,9 @@ const isStone = computed(() => packed.filling === 'stone')
   </div>
   <p>
     {{ measures.volume(packed.volume) }} of {{ filling.name.toLowerCase() }} as it lies, with
-    {{ Math.round(packed.overdig * 100) }} % over-dig. {{ filling.how }}
+    {{ Math.round(packed.overdig * 100) }} % over-dig<template v-if="packed.overdigFrom">
+      ({{ packed.overdigFrom }})</template
+    >. {{ filling.how }}
   </p>
   <p class="soft">
     {{ measures.volume(packed.spoil) }} of {{ isStone ? 'loose spoil' : 'soil left over' }}.

@@ -37,6 +37,15 @@ const put = (value: Photograph) =>
   session.edit([{ name: 'putPhotograph', ...view.address.value, photograph: value.id, value }])
 const remove = (photograph: string) =>
   session.edit([{ name: 'putPhotograph', ...view.address.value, photograph, value: null }])
+const STAGE_PICKS = [
+  { value: 'before', title: 'it before' },
+  { value: 'open-hole', title: 'the open hole' },
+  { value: 'after', title: 'it after' },
+]
+function setStage(photograph: Photograph, stage: Photograph['stage'] | null) {
+  const { stage: _stage, ...rest } = photograph
+  return put(stage ? { ...rest, stage } : rest)
+}
 const setHeight = (photograph: Photograph) => (height: number | null) => {
   const { height: _height, ...rest } = photograph
   return put(height === null ? rest : { ...rest, height })
@@ -64,6 +73,14 @@ const setHeight = (photograph: Photograph) => (height: number | null) => {
           :start="0"
           clearable
           :save="setHeight(photograph)"
+        />
+        <v-select
+          :label="`Photograph ${i + 1} shows`"
+          :items="STAGE_PICKS"
+          :model-value="photograph.stage"
+          hide-details
+          clearable
+          @update:model-value="setStage(photograph, $event)"
         />
         <v-btn variant="text" :aria-label="`Take photograph ${i + 1} away`" @click="remove(photograph.id)"
           >Take away</v-btn

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import FoldOut from '~/controls/FoldOut.vue'
 import { useReadings } from '~/job/useReadings'
 import type { ObservationKey } from '~~/core/cause/observations'
-import { observationValue } from './readingWords'
+import { observationValue } from '~/job/readingWords'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** When and by whom an observation was read, and what was read before: nothing is overwritten. */

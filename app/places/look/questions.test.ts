@@ -7,7 +7,7 @@ import { showLength } from '~~/core/units/length'
 import { tables } from '~~/data/tables'
 import { smallPicture } from '~/picture/model/smallPictures'
 import { isWood, LOOK_PARTS } from './questions'
-import { observationValue } from './readingWords'
+import { observationValue } from '~/job/readingWords'
 import * as words from '~/job/words'
 
 const questions = LOOK_PARTS.flatMap((part) => part.questions)

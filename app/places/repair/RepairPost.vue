@@ -71,7 +71,8 @@ async function take(): Promise<void> {
   if (taken.value !== inHand.method)
     await session.edit([{ name: 'chooseRepair', ...view.address.value, value: inHand.method }])
   view.previewed.value = undefined
-  view.goTo(inHand.hole ? 'hole' : 'sheet')
+  if (inHand.hole) view.goTo('hole')
+  else view.goTo('record', 'work')
 }
 </script>
 

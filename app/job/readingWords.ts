@@ -1,7 +1,7 @@
 import { ACROSS, type LeanReading } from '~~/core/setout/lean'
 import type { ObservationKey } from '~~/core/cause/observations'
 import type { Metres } from '~~/core/units/types'
-import { LOOK_PARTS } from './questions'
+import { LOOK_PARTS } from '~/places/look/questions'
 import { PUSH_PIVOT } from '~/job/words'
 
 const ANSWERS = new Map(
