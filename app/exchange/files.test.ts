@@ -41,7 +41,7 @@ describe('a picked file', () => {
     for (const name of ['line.geojson', 'line.json', 'line.txt']) {
       const picked = await readPostsFile(file(name, text))
       expect(picked.kind).toBe('line')
-      if (picked.kind === 'line') expect(picked.lineOf('K').posts.map(({ id }) => id)).toEqual(['K1', 'K2'])
+      if (picked.kind === 'line') expect(picked.linesOf('K')[0]!.posts.map(({ id }) => id)).toEqual(['K1', 'K2'])
     }
   })
 

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import type { Line } from '~~/core/document/job'
-import { lineFromCourse, readCourse } from '~~/core/exchange/geojson'
+import { linesOfGeoJson } from '~~/core/exchange/geojson'
 import { LARGEST } from '~~/core/limits'
 
 export interface TableFile {
@@ -12,7 +12,7 @@ export interface TableFile {
 /** What a picked file turned out to be. */
 export type PickedFile =
   | { kind: 'table'; table: TableFile }
-  | { kind: 'line'; name: string; lineOf: (id: string) => Line }
+  | { kind: 'line'; name: string; linesOf: (id: string) => Line[] }
 
 /**
  * Reads a table of posts (CSV, by comma, semicolon or tab) or a line on the earth (GeoJSON).
@@ -41,9 +41,8 @@ function lineFile(name: string, text: string): PickedFile {
     throw new Error(`${name} is no JSON: ${(error as Error).message}`)
   }
   try {
-    const course = readCourse(document)
-    lineFromCourse(course, 'A')
-    return { kind: 'line', name, lineOf: (id) => lineFromCourse(course, id) }
+    linesOfGeoJson(document, 'A')
+    return { kind: 'line', name, linesOf: (id) => linesOfGeoJson(document, id) }
   } catch (error) {
     throw new Error(`${name}: ${(error as Error).message}`)
   }

@@ -13,9 +13,14 @@ const ANSWERS = new Map(
  *
  * @example observationValue('probeAtGround', 0.03, show) // '0.03 m soft'
  */
-export function observationValue(key: ObservationKey, value: unknown, show: (length: Metres) => string): string {
+export function observationValue(
+  key: ObservationKey,
+  value: unknown,
+  show: (length: Metres) => string,
+  small = show,
+): string {
   if (value === null || value === undefined) return 'taken back'
-  if (key === 'lean') return leanWords(value as LeanReading | LeanReading[], show)
+  if (key === 'lean') return leanWords(value as LeanReading | LeanReading[], show, small)
   if (key === 'moisturePercent') return `${value as number} %`
   if (typeof value === 'number') return `${show(value)} soft`
   const answers = ANSWERS.get(key) ?? PUSH_PIVOT
@@ -24,12 +29,16 @@ export function observationValue(key: ObservationKey, value: unknown, show: (len
   return words(value as string)
 }
 
-function leanWords(lean: LeanReading | LeanReading[], show: (length: Metres) => string): string {
+function leanWords(
+  lean: LeanReading | LeanReading[],
+  show: (length: Metres) => string,
+  small: (length: Metres) => string,
+): string {
   const list = Array.isArray(lean) ? lean : [lean]
   return list
     .map(({ offset, over, direction = ACROSS }) => {
       const way = direction === 0 ? 'along' : direction === ACROSS ? 'across' : `at ${direction}°`
-      return `${show(offset)} over ${show(over)} ${way}`
+      return `${small(offset)} over ${show(over)} ${way}`
     })
     .join('; ')
 }

@@ -38,7 +38,7 @@ dialog.onChange(async (files) => {
   try {
     const found = await readPostsFile(picked)
     if (found.kind === 'table') table.value = found.table
-    else await makeOf([found.lineOf('A')], found.name)
+    else await makeOf(found.linesOf('A'), found.name)
   } catch (error) {
     failure.value = (error as Error).message
   }

@@ -104,6 +104,54 @@ export function lineFromCourse(course: readonly Coordinates[], id: string): Line
   return { id, length: stations[stations.length - 1]!, course: [...course], posts }
 }
 
+/**
+ * Lines as {@link jobGeoJson} writes them, each with its posts; of any other file its first line, with a post at every
+ * point.
+ *
+ * @param id of a line that has none in the file
+ * @throws InputError naming what is missing or wrong
+ */
+export function linesOfGeoJson(document: unknown, id: string): Line[] {
+  const features = ((document as { features?: unknown } | null)?.features ?? []) as Partial<OwnFeature>[]
+  const own = Array.isArray(features) ? features.filter((each) => typeof each?.properties?.line === 'string') : []
+  const lines = own.filter(({ geometry }) => geometry?.type === 'LineString')
+  if (lines.length === 0) return [lineFromCourse(readCourse(document), id)]
+  return lines.map((feature): Line => {
+    const { line, name, kind, height } = feature.properties!
+    const posts = own
+      .filter(({ geometry, properties }) => geometry?.type === 'Point' && properties!.line === line)
+      .map(({ properties }) => ownPost(properties!))
+    const course = readCourse(feature)
+    const made: Line = {
+      id: line!,
+      ...(name === undefined ? {} : { name }),
+      ...(kind === undefined ? {} : { kind }),
+      ...(height === undefined ? {} : { height }),
+      course,
+      posts: posts.length > 0 ? posts : lineFromCourse(course, line!).posts,
+    }
+    return made
+  })
+}
+
+interface OwnFeature {
+  geometry: { type: string }
+  properties: Pick<Line, 'name' | 'kind' | 'height'> & { line: string; post?: string; repair?: string } & Partial<
+      Pick<Post, 'station' | 'duty'>
+    >
+}
+
+function ownPost({ post, station, duty, repair }: OwnFeature['properties']): Post {
+  if (post === undefined || typeof station !== 'number')
+    throw new InputError('post', post, 'with its name and its station')
+  return {
+    id: post,
+    station,
+    ...(duty === undefined ? {} : { duty }),
+    ...(repair === undefined ? {} : { repair: { method: repair } }),
+  }
+}
+
 function turnsAt(course: readonly Coordinates[], i: number): Radians {
   const [before, here, after] = [course[i - 1], course[i], course[i + 1]]
   if (!before || !here || !after) return 0

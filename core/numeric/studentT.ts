@@ -1,4 +1,6 @@
-import quantile from '@stdlib/stats-base-dists-t-quantile'
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+/// <reference path="./jstat.d.ts" />
+import jStat from 'jstat'
 
 /**
  * The point of Student's t under which a share of it lies.
@@ -7,4 +9,4 @@ import quantile from '@stdlib/stats-base-dists-t-quantile'
  * @param freedom degrees of freedom, > 0
  * @example studentT(0.95, 2) // 2.920
  */
-export const studentT = (share: number, freedom: number): number => quantile(share, freedom)
+export const studentT = (share: number, freedom: number): number => jStat.studentt.inv(share, freedom)

@@ -1,4 +1,5 @@
 import { anyDaySetup, anyLoad, anyPour } from './anyPour'
+import { anyEntries, anyVisits } from './anyRecord'
 import { anyGate, setOutOfLine, setOutOfPost } from './anySetOut'
 import { DIGGING_TOOLS } from '../../core/concrete/overdig'
 import { SEASONS } from '../../core/ground/soil'
@@ -251,6 +252,8 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       pours: fc.array(anyPour(tables, 'A', fc.constantFrom('A0', 'A1')), { maxLength: 2 }),
       day: anyDaySetup,
       load: anyLoad,
+      entries: anyEntries('A', fc.constantFrom('A0', 'A1')),
+      visits: anyVisits(fc.constantFrom('A0', 'A1')),
     },
     { requiredKeys: [] },
   )

@@ -1,7 +1,7 @@
 import type { Post } from '../../core/document/job'
 
 /*
- * What a table of posts carries: facts and what was seen. Repairs and ticks are chosen in the program, holes are dug and
+ * What a table of posts carries: facts and what was seen. Readings and verdicts have tables of their own; repairs and ticks are chosen in the program, holes are dug and
  * posts set out in it.
  */
 
@@ -11,6 +11,9 @@ const CHOSEN_HERE = [
   'layers',
   'pulls',
   'met',
+  'readings',
+  'photographs',
+  'judgement',
   'found',
   'stands',
   'plate',

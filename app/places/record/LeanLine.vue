@@ -20,7 +20,7 @@ const LEVEL = 1.2
 
 const first = computed(() => trends.counted[0] ?? trends.visits[0]!)
 const size = (visit: { along: number; across: number }) =>
-  Math.hypot(visit.along - first.value.along, visit.across - first.value.across)
+  LEVEL * Math.hypot(visit.along - first.value.along, visit.across - first.value.across)
 const points = computed(() => trends.visits.map((visit) => ({ ...visit, size: size(visit) })))
 const end = computed(() => Math.max(...points.value.map(({ at }) => at), first.value.at + YEAR / 4))
 const x = computed(() =>
@@ -30,9 +30,9 @@ const x = computed(() =>
 )
 const most = computed(() =>
   Math.max(
-    0.004,
+    0.005,
     ...points.value.map((each) => each.size),
-    ((trends.size?.high ?? 0) * (end.value - first.value.at)) / YEAR,
+    (LEVEL * (trends.size?.high ?? 0) * (end.value - first.value.at)) / YEAR,
   ),
 )
 const y = computed(() =>
@@ -49,7 +49,7 @@ const mean = computed(() => {
 /** The line through the middle of the readings, at a slope. */
 const through = (perYear: number) =>
   [first.value.at, end.value].map((at) => {
-    const value = mean.value.size + (perYear * (at - mean.value.at)) / YEAR
+    const value = mean.value.size + (LEVEL * perYear * (at - mean.value.at)) / YEAR
     return `${x.value(at).toFixed(1)},${y.value(Math.max(0, value)).toFixed(1)}`
   })
 const line = computed(() => (trends.size ? through(trends.size.slope).join(' ') : ''))
@@ -57,7 +57,7 @@ const band = computed(() =>
   trends.size ? [...through(trends.size.high), ...through(trends.size.low).reverse()].join(' ') : '',
 )
 const ticks = computed(() =>
-  y.value.ticks(4).map((value) => ({ y: y.value(value), words: preferences.showSmall(value * LEVEL) })),
+  y.value.ticks(4).map((value) => ({ y: y.value(value), words: preferences.showSmall(value) })),
 )
 const days = computed(() => {
   const all = [points.value[0]!, points.value.at(-1)!].map(({ at }) => at)
@@ -66,7 +66,7 @@ const days = computed(() => {
 const words = computed(
   () =>
     `The lean over ${points.value.length} visits: ${points.value
-      .map(({ at, size: far }) => `${dayWords(at)} ${preferences.showSmall(far * LEVEL)}`)
+      .map(({ at, size: far }) => `${dayWords(at)} ${preferences.showSmall(far)}`)
       .join('; ')}`,
 )
 </script>

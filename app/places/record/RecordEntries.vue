@@ -6,11 +6,11 @@ import ChoiceBar from '~/controls/ChoiceBar.vue'
 import QuantityField from '~/controls/QuantityField.vue'
 import { csvOf, saveFile } from '~/exchange/files'
 import { useJobSession, useJobView } from '~/job/openJob'
-import { useTimes } from '~/pours/useTimes'
 import { usePreferencesStore } from '~/session/preferences'
 import { pictures } from '~/sync/device'
 import { hoursTable, readingsTable } from '~~/core/exchange/recordTables'
 import { timeline, type Happening } from '~~/core/record/timeline'
+import { momentWords } from '~~/core/report/dates'
 import { entryWords } from './model/entryWords'
 import { useRecord } from './useRecord'
 
@@ -18,7 +18,7 @@ import { useRecord } from './useRecord'
 const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
-const { when } = useTimes()
+const when = (at: number) => momentWords(at, session.job?.site?.timeZone)
 const { add, takeBack } = useRecord()
 
 const scope = ref<'post' | 'job'>('post')
@@ -157,7 +157,7 @@ const LINE = computed(() => (onPhone.value ? 112 : 68))
 }
 .entry {
   display: grid;
-  grid-template-columns: 150px 1fr auto;
+  grid-template-columns: 200px 1fr auto;
   gap: 14px;
   padding: 6px 0;
   border-bottom: 1px solid var(--rule);

@@ -81,6 +81,10 @@ const save = () =>
     <h2 id="follow-title">Post {{ view.post.value?.id }}: come back</h2>
     <p class="answer" :class="{ 'error-text': trends?.again || trends?.out }" role="status">{{ verdict }}</p>
     <p v-if="says">{{ says }}</p>
+    <p v-if="trends?.again || trends?.out">
+      Find out why before anything is mended again: push it and see what moves.
+      <v-btn @click="view.goTo('look')">Look at it</v-btn>
+    </p>
     <p v-if="trends?.sameSeason" class="soft">
       Readings of one time of the year were compared: nine months of clay are a season.
     </p>

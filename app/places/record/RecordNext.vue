@@ -18,6 +18,8 @@ const { catalogue, reckoning, currency } = useYard()
 const { posts, failure } = useNextToGo()
 const first = computed(() => posts.value?.[0])
 const shown = computed(() => (posts.value ?? []).slice(0, 12))
+/** Less likely than this in all the years that are left, nobody mends what stands. Working value. */
+const WORTH_IT = 0.1
 /** What a second visit costs beside the work itself. */
 const saves = computed(() => {
   const net = comeAgain(catalogue.value, reckoning.value, currency.value, session.job?.day?.hires ?? [])
@@ -36,7 +38,8 @@ const saves = computed(() => {
         {{ first.post }}: {{ chanceWords(first.year) }} within the year, {{ chanceWords(first.life) }} within
         {{ first.years }} years.
       </p>
-      <p v-if="saves">
+      <p v-if="first.life < WORTH_IT">None of them is worth a repair on this visit for its own sake.</p>
+      <p v-else-if="saves">
         To mend it on this visit saves {{ saves }} before tax against coming again: a call-out{{
           session.job?.day?.hires?.length ? ' and the hire' : ''
         }}.

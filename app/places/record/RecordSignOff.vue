@@ -2,10 +2,10 @@
 import { computed, ref } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import { usePours } from '~/pours/pours'
-import { useTimes } from '~/pours/useTimes'
 import { usePreferencesStore } from '~/session/preferences'
 import { entriesAt } from '~~/core/record/entries'
 import { missingFor, type Missing } from '~~/core/record/signOff'
+import { momentWords } from '~~/core/report/dates'
 import { airOf } from '~~/core/weather/forecast'
 import RecordTag from './RecordTag.vue'
 import { useRecord } from './useRecord'
@@ -15,7 +15,7 @@ const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 const { now, weather } = usePours()
-const { when } = useTimes()
+const when = (at: number) => momentWords(at, session.job?.site?.timeZone)
 const { signed, add, takeBack } = useRecord()
 
 const method = view.methodInHand

@@ -20,7 +20,7 @@ const WIDTH = 460
 const HEIGHT = 460
 /** So much of the post over the ground, and so much room under the hole, m. */
 const ABOVE = 0.6
-const BELOW = 0.16
+const BELOW = 0.24
 const FAR = { width: 64, height: 48 }
 
 const deepest = computed(() => Math.min(-0.3, ...solids.map(({ outline }) => extentOf(outline).bottom)))

@@ -31,17 +31,17 @@ dialog.onChange(async (files) => {
   try {
     const picked = await readPostsFile(file)
     if (picked.kind === 'table') table.value = picked.table
-    else await addLines([picked.lineOf(nextLineId(session.job!))])
+    else await take(picked.linesOf(nextLineId(session.job!)))
   } catch (error) {
     failure.value = (error as Error).message
   }
 })
 
 /** Lines and posts whose names are taken already get new ones. */
-async function take(lines: { id: string; posts: Post[] }[]): Promise<void> {
+async function take(lines: ({ id: string; posts: Post[] } & Partial<Line>)[]): Promise<void> {
   const taken = new Set(session.job!.lines.flatMap((line) => [line.id, ...line.posts.map(({ id }) => id)]))
   let job = session.job!
-  const fresh = lines.map(({ id, posts }): Line => {
+  const fresh = lines.map(({ id, posts, ...facts }): Line => {
     const name = taken.has(id) ? nextLineId(job) : id
     const { kind, height, gap } = view.line.value!
     const renamed = posts.some((post) => taken.has(post.id)) || name !== id
@@ -50,6 +50,7 @@ async function take(lines: { id: string; posts: Post[] }[]): Promise<void> {
       kind,
       height,
       gap,
+      ...facts,
       posts: renamed ? posts.map((post, i) => ({ ...post, id: `${name}${i + 1}` })) : posts,
     }
     job = { ...job, lines: [...job.lines, line] }

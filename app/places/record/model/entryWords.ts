@@ -44,7 +44,7 @@ export function entryWords(of: Happening, names: Names): EntryWords {
     case 'reading':
       return {
         title: capital(spaced(of.of.observation)),
-        says: observationValue(of.of.observation, of.of.value, measures.length),
+        says: observationValue(of.of.observation, of.of.value, measures.length, measures.small),
       }
     case 'picture':
       return {

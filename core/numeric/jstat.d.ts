@@ -1,0 +1,5 @@
+/* What is used of a package that brings no types. */
+declare module 'jstat' {
+  const jStat: { studentt: { inv: (share: number, freedom: number) => number } }
+  export default jStat
+}
