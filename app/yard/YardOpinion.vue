@@ -66,8 +66,9 @@ const drop = () => change(rows.map((row) => ({ table: 'counted', key: row.key, w
     </p>
     <template v-else>
       <p class="soft">
-        {{ opinion.cases.length }} posts that were dug; those that stand unopened are not counted. Mean score
-        {{ opinion.brier.toFixed(2) }}: 0 is always right, 2 surely wrong.
+        {{ opinion.cases.length }} {{ opinion.cases.length === 1 ? 'post that was' : 'posts that were' }} dug; those
+        that stand unopened are not counted. Mean score {{ opinion.brier.toFixed(2) }}: 0 is always right, 2 surely
+        wrong.
       </p>
       <v-table density="compact" class="table">
         <thead>
@@ -87,7 +88,7 @@ const drop = () => change(rows.map((row) => ({ table: 'counted', key: row.key, w
           </tr>
         </tbody>
       </v-table>
-      <ReliabilityBars :bins="opinion.bins" />
+      <ReliabilityBars v-if="opinion.cases.length >= 10" :bins="opinion.bins" />
       <p v-if="!opinion.isEnough" class="soft">From 30 posts on this may change how causes are weighed here.</p>
       <template v-else>
         <h4>What your posts would change</h4>

@@ -171,6 +171,14 @@ export function reliability(cases: readonly Pick<OpinionCase, 'chances' | 'found
 export const ENOUGH_CASES = 30
 
 /**
+ * As the yard names its rows: small letters, figures and hyphens.
+ *
+ * @example countedKey('wind-snap', 'pushPivot', 'at-ground-line') // 'wind-snap-push-pivot-at-ground-line'
+ */
+export const countedKey = (cause: Cause, observation: ObservationKey, value: string): string =>
+  [cause, observation.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`), value].join('-')
+
+/**
  * How often each value was read before digging, by the cause that was found.
  *
  * @param name a cause and a value in words
@@ -190,7 +198,7 @@ export function countedRows(
         const at = `${cause}:${observation}`
         posts.set(at, (posts.get(at) ?? 0) + share)
         for (const { value } of values) {
-          const key = `${at}:${value}`
+          const key = countedKey(cause, observation, value)
           const known = counts.get(key) ?? {
             key,
             name: name(cause, observation, value),

@@ -34,20 +34,21 @@ const OWN = 0.221
  * @returns for each post its two chances, in their order
  * @source gusts V² = V50² (1 − 0.2 ln Γk)/(1 + 0.2 · 3.902), Γk the sum of the first k of three unit exponentials:
  *   the law of annual maxima of EN 1991-1-4 with the gusts behind them; working values as named
- * @example a post that goes over at the 50-year gust, wind from every side: about 1 in 100 within the year
+ * @example a post that goes over at the 50-year gust, 38 m/s: 0.04 within the year, 0.22 within fifteen
  */
 export function goesOverChances(
   posts: readonly StandingPost[],
   { gust50, years, lives = LIVES, seed = 1 }: GoesOverQuestion,
 ): { year: number; life: number }[] {
-  const draws = drawsFrom(seed)
+  // The years are the same however many posts there are.
+  const [winds, soils] = [drawsFrom(seed), drawsFrom(seed + 1)]
   const counts = posts.map(() => ({ year: 0, life: 0 }))
   for (let life = 0; life < lives; life++) {
-    const { drained, wet, firstDrained, firstWet } = yearsOf(years, gust50, draws.share)
-    const common = COMMON * normal(draws.share)
+    const { drained, wet, firstDrained, firstWet } = yearsOf(years, gust50, winds.share)
+    const common = COMMON * normal(soils.share)
     posts.forEach(({ over, saturated = over }, i) => {
       // Strength counts on pressure, so its root on the gust.
-      const stronger = Math.exp((common + OWN * normal(draws.share)) / 2)
+      const stronger = Math.exp((common + OWN * normal(soils.share)) / 2)
       const [at, wetAt] = [over * stronger, saturated * stronger]
       if (firstDrained >= at || firstWet >= wetAt) counts[i]!.year++
       if (drained >= at || wet >= wetAt) counts[i]!.life++

@@ -20,11 +20,11 @@ export interface LearntRow {
   records: number
 }
 
-/** @example learntKey('over-dig', { tool: 'spade', soil: 'firm-clay' }) // 'over-dig:spade:firm-clay' */
+/** @example learntKey('over-dig', { tool: 'spade', soil: 'firm-clay' }) // 'over-dig-spade-firm-clay' */
 export const learntKey = (
   kind: LearntKind,
   { tool = '', soil = '', task = '' }: { tool?: string; soil?: string; task?: string },
-): string => [kind, ...(task ? [task] : [tool, soil])].join(':').replace(/:+$/, '')
+): string => [kind, ...(task ? [task] : [tool, soil])].filter(Boolean).join('-')
 
 /**
  * The figure in use for a tool in a soil, else for that tool, else for all.

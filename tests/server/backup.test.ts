@@ -10,6 +10,7 @@ import { applyBatch, importJob, listJobs, readHistory, readStoredJob } from '../
 import { readPhotograph, storePhotograph } from '../../server/photographs/service'
 import { sidewaysPhotograph } from '../support/pictures'
 import { answerOffer, keepOffer, makeLink, readOffers, readPdfByLink } from '../../server/offers/service'
+import { readLessons } from '../../server/record/service'
 import { changeYard, readYard } from '../../server/yard/service'
 import { someOffer } from '../support/someOffer'
 import { ownDatabase } from './ownDatabase'
@@ -45,6 +46,7 @@ describe('a backup', () => {
       list: await listJobs(database()),
     })
     const before = await all()
+    await readLessons(database())
     const counts = await backup(database(), file)
     expect(counts).toEqual({
       job: demoJobs().length + 1,
@@ -56,6 +58,7 @@ describe('a backup', () => {
       yard_history: 1,
       offer: 1,
       offer_link: 1,
+      lesson: 2,
       offer_answer: 1,
     })
 

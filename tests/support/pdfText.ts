@@ -52,9 +52,9 @@ function unpacked(packed: string): string {
 function lettersOf(map: string): ReadonlyMap<string, string> {
   const letters = new Map<string, string>()
   for (const [, from, , list] of map.matchAll(/<([0-9a-f]{4})> <([0-9a-f]{4})> \[([^\]]*)\]/gi))
-    [...list!.matchAll(/<([0-9a-f]+)>/gi)].forEach(([, hex], i) => {
+    [...list!.matchAll(/<([0-9a-f ]*)>/gi)].forEach(([, hex], i) => {
       const code = (parseInt(from!, 16) + i).toString(16).padStart(4, '0')
-      letters.set(code, Buffer.from(hex!, 'hex').swap16().toString('utf16le'))
+      letters.set(code, Buffer.from(hex!.replaceAll(' ', ''), 'hex').swap16().toString('utf16le'))
     })
   return letters
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
+import { useElementSize } from '@vueuse/core'
 import { scaleLinear, scaleTime } from 'd3'
 import { useJobSession } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
@@ -11,7 +12,10 @@ const { trends } = defineProps<{ trends: LeanTrends }>()
 const session = useJobSession()
 const preferences = usePreferencesStore()
 
-const WIDTH = 640
+/** As wide as the screen lets it be: its letters stay as large as they are. */
+const frame = useTemplateRef<SVGSVGElement>('frame')
+const { width } = useElementSize(frame)
+const WIDTH = computed(() => Math.min(760, Math.max(300, width.value || 640)))
 const HEIGHT = 220
 const ROOM = { left: 64, right: 16, top: 14, bottom: 30 }
 const YEAR = 365.25 * 24 * 3600e3
@@ -26,7 +30,7 @@ const end = computed(() => Math.max(...points.value.map(({ at }) => at), first.v
 const x = computed(() =>
   scaleTime()
     .domain([points.value[0]!.at, end.value])
-    .range([ROOM.left, WIDTH - ROOM.right]),
+    .range([ROOM.left, WIDTH.value - ROOM.right]),
 )
 const most = computed(() =>
   Math.max(
@@ -72,7 +76,7 @@ const words = computed(
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="words">
+  <svg ref="frame" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="words">
     <g v-for="tick in ticks" :key="tick.words">
       <line :x1="ROOM.left" :x2="WIDTH - ROOM.right" :y1="tick.y" :y2="tick.y" class="rule" />
       <text :x="ROOM.left - 8" :y="tick.y + 5" text-anchor="end">{{ tick.words }}</text>

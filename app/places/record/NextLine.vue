@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
+import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 import { chanceWords } from '~~/core/report/dates'
@@ -10,12 +11,14 @@ const { posts } = defineProps<{ posts: readonly NextPost[] }>()
 const view = useJobView()
 const preferences = usePreferencesStore()
 
-const WIDTH = 1000
+const frame = useTemplateRef<SVGSVGElement>('frame')
+const { width } = useElementSize(frame)
+const WIDTH = computed(() => Math.max(300, width.value || 1000))
 const HEIGHT = 190
 const GROUND = 150
 const ROOM = 34
 const line = computed(() => view.line.value!)
-const scale = computed(() => (WIDTH - 2 * ROOM) / Math.max(1, line.value.posts.at(-1)!.station))
+const scale = computed(() => (WIDTH.value - 2 * ROOM) / Math.max(1, line.value.posts.at(-1)!.station))
 const most = computed(() => Math.max(40, ...posts.map(({ over }) => Math.min(over, 80))))
 const byPost = computed(() => new Map(posts.map((each) => [each.post, each])))
 const marks = computed(() =>
@@ -36,12 +39,17 @@ const marks = computed(() =>
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="marks.map(({ says }) => says).join('; ')">
+  <svg
+    ref="frame"
+    :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+    role="img"
+    :aria-label="marks.map(({ says }) => says).join('; ')"
+  >
     <line x1="0" :x2="WIDTH" :y1="GROUND" :y2="GROUND" class="ground" />
     <g v-for="mark in marks" :key="mark.id">
       <rect :x="mark.x - 5" :y="GROUND - mark.height" width="10" :height="mark.height" :class="{ next: mark.isNext }" />
       <path v-if="mark.height === 0" :d="`M${mark.x - 6} ${GROUND - 18}l12 12m0 -12l-12 12`" class="in-hand" />
-      <text v-if="mark.isNext || marks.length <= 24" :x="mark.x" :y="GROUND + 22" text-anchor="middle">
+      <text v-if="mark.isNext || WIDTH / marks.length > 34" :x="mark.x" :y="GROUND + 22" text-anchor="middle">
         {{ mark.id }}
       </text>
     </g>

@@ -44,7 +44,7 @@ const SIDE_WORDS = {
 const WHAT: Record<Difference['what'], string> = { depth: 'deep', width: 'wide', bags: 'bags', water: 'water' }
 function figure({ what }: Difference, value: number): string {
   if (what === 'bags') return String(Math.round(value * 10) / 10)
-  return what === 'water' ? preferences.measures.volume(value) : preferences.show(value)
+  return what === 'water' ? preferences.measures.volume(value) : preferences.show(Math.round(value * 100) / 100)
 }
 const more = (each: Difference) =>
   Math.abs(each.off) < 1e-9 ? 'as planned' : `${figure(each, Math.abs(each.off))} ${each.off > 0 ? 'more' : 'less'}`

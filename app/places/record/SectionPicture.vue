@@ -110,7 +110,7 @@ svg {
   stroke-width: 1.5;
 }
 text {
-  font-size: 17px;
+  font-size: 19px;
   font-weight: 600;
   fill: var(--ink);
   paint-order: stroke;
