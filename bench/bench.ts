@@ -15,6 +15,7 @@ import { stickFigures } from './sticks'
 import { editFigures } from './edits'
 import { lineFigures } from './line'
 import { pageFigures } from './page'
+import { recordFigures } from './record'
 
 /* npm run bench: figures for the README. Times depend on the machine; the ratios hardly do. */
 
@@ -138,4 +139,5 @@ for (const { posts, edits: made, driver } of edits) {
 }
 for (const [jobs, time] of lists) report(`a page of the list, of ${jobs} jobs`, time, 'ms')
 
+for (const [name, value] of await recordFigures()) report(name, value, 'ms')
 for (const [name, value] of await pageFigures()) report(name, value, 'ms')

@@ -41,10 +41,10 @@ const VIEWS: {
   { name: 'day', path: (job: string) => `${job}/day?post=B1`, size: DESK, tap: 'Plan the days', of: POURED },
   { name: 'load', path: (job: string) => `${job}/load?post=B1`, size: DESK, of: POURED },
   { name: 'yard', path: () => '/yard', size: DESK },
-  { name: 'sheet', path: (job: string) => `${job}/sheet?post=B7`, size: { width: 1280, height: 1500 } },
+  { name: 'sheet', path: (job: string) => `${job}/record?post=B7&part=work`, size: { width: 1280, height: 1500 } },
   {
     name: 'line-sheet',
-    path: (job: string) => `${job}/sheet?post=B7`,
+    path: (job: string) => `${job}/record?post=B7&part=work`,
     size: { width: 1280, height: 1500 },
     tap: 'The whole line',
   },

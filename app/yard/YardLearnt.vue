@@ -4,14 +4,18 @@ import { rowOfFigure, type LearntFigure } from '~~/core/record/learnt'
 import { learntFrom, type LearntRow } from '~~/core/tables/learnt'
 import type { YardRow } from '~~/core/yard/column'
 import { tables } from '~~/data/tables'
+import { useYard } from './useYard'
 import { useLessons } from './useLessons'
 import type { useChanging } from './useChanging'
 
 /** What the records say beside what is in use: nothing counts before somebody took it over. */
 const { rows, change } = defineProps<{ rows: readonly YardRow[]; change: ReturnType<typeof useChanging>['change'] }>()
+const { catalogue } = useYard()
 const { failure, figures, ownPace, lessons } = useLessons()
 
 const soil = (key: string | undefined) => tables.soils.find((each) => each.key === key)?.name.toLowerCase()
+/** A step by its key, a thing by its name in the list. */
+const thing = (key: string) => catalogue.value.find((each) => each.key === key)?.name ?? key.replaceAll('-', ' ')
 const KINDS = {
   'over-dig': 'Dug over the plan',
   bags: 'Filled over the plan',
@@ -21,7 +25,7 @@ const KINDS = {
 const nameOf = ({ kind, tool, soil: of, task }: LearntFigure) =>
   [
     KINDS[kind],
-    task ? `: ${task.replaceAll('-', ' ')}` : tool ? `: ${tool.replaceAll('-', ' ')}` : '',
+    task ? `: ${thing(task)}` : tool ? `: ${tool.replaceAll('-', ' ')}` : '',
     of ? ` in ${soil(of) ?? of}` : '',
   ].join('')
 const inUse = computed(() => new Map(rows.map((row) => [row.key, row as unknown as LearntRow])))

@@ -18,6 +18,8 @@ export interface MergedLine {
 export interface Spares {
   /** Share over the sum that this ground took before, as it was learnt: it takes the place of the usual spares. */
   learnt?: number
+  /** The same of one thing, by its key. */
+  byKey?: Readonly<Record<string, number>>
 }
 
 /** Usual spares, by group: working values. */
@@ -51,8 +53,10 @@ export function mergedBill(lines: readonly BillLine[], catalogue: readonly Catal
 }
 
 /** @returns what comes on top of a sum */
-export function spareOf(sum: Exact, row: CatalogueRow | undefined, { learnt }: Spares): Exact {
+export function spareOf(sum: Exact, row: CatalogueRow | undefined, { learnt, byKey = {} }: Spares): Exact {
   if (sum.n === 0n || !row) return NONE
+  const own = byKey[row.key]
+  if (own !== undefined) return sum.mul(exact(Math.max(0, own)))
   if (row.group === 'mix') {
     if (learnt !== undefined) return sum.mul(exact(Math.max(0, learnt)))
     const [share, one] = [sum.mul(BAGS), sum.add(ONE_BAG)]

@@ -115,7 +115,7 @@ function failedWords({ job, at, plan, tables, says, thought }: CustomerQuestion,
   const things = (met.length > 0 ? met : (post.met ?? [])).map(
     ({ kind, depth, decision }) =>
       `In the hole: ${MET_WORDS[kind] ?? kind.replaceAll('-', ' ')} at ${says.length(depth)}${
-        decision ? `; ${DECIDED[decision] ?? decision.replaceAll('-', ' ')}` : ''
+        decision ? `; ${decidedWords(kind, decision)}` : ''
       }.`,
   )
   if (!found)
@@ -143,6 +143,9 @@ const MET_WORDS: Readonly<Record<string, string>> = {
   crater: 'the crater of a boulder',
   'tool-reach': 'the end of the tool’s reach',
 }
+/** Nobody goes through a boulder. */
+const decidedWords = (kind: string, decision: string): string =>
+  kind === 'boulder' && decision === 'through' ? 'we took it out' : (DECIDED[decision] ?? decision.replaceAll('-', ' '))
 const DECIDED: Readonly<Record<string, string>> = {
   round: 'we went round it',
   through: 'we went through it',

@@ -3,7 +3,12 @@ import { tables } from '../../data/tables'
 import { jobOf, runOfPosts } from '../../tests/support/builders'
 import type { Entry, Job, Pour, Post } from '../document/job'
 import { plan } from '../plan/plan'
-import { learntKey, learntOf, type LearntRow } from '../tables/learnt'
+import type { CatalogueRow } from '../cost/catalogue'
+import { jobBills } from '../cost/jobBills'
+import { spareOf } from '../cost/merge'
+import { exact } from '../money/exact'
+import { resolveJob } from '../resolve/resolve'
+import { learntKey, learntOf, learntSpares, type LearntRow } from '../tables/learnt'
 import { lessonsOf, teaches, type RatioLesson } from './lessons'
 import { bootstrapInterval, learntFigures, rowOfFigure } from './learnt'
 
@@ -195,5 +200,43 @@ describe('a learnt figure in use', () => {
     const still: LearntRow = { ...pace, median: 1 }
     expect(minutesOf([still])).toBeCloseTo(minutesOf([]), 6)
     expect(minutesOf([pace])).toBeGreaterThan(minutesOf([still]) + 10)
+  })
+})
+
+describe('spares', () => {
+  const spur = jobWith([], {
+    observations: { pushPivot: 'at-ground-line', probeAtGround: 0.03 },
+    footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.6 },
+    repair: { method: 'repair-spur' },
+  })
+  const used = (settled: string | undefined, ...things: [key: string, used: number][]): Job => ({
+    ...spur,
+    load: { ...(settled ? { settled } : {}), used: things.map(([key, count]) => ({ key, used: count })) },
+  })
+  it('are what was used over what was planned, once the van was emptied', () => {
+    const at = '2026-03-05T10:00:00Z'
+    const planned = jobBills({ job: spur, resolved: resolveJob(spur, tables), plan: plan(spur, tables) }, tables)
+    const thing = planned
+      .flatMap(({ lines }) => lines)
+      .find(({ key, piece }) => !piece && /^(fixing|part|preservative|stone)/.test(key))!
+    const count = thing.quantity.valueOf()
+    const found = ratiosOf(
+      used(at, [thing.key, count * 1.5], ['labour/dig', 9], ['mix/post-mix-20', 9], ['nothing', 3]),
+    )
+    expect(found).toHaveLength(1)
+    expect(found[0]).toMatchObject({ kind: 'spares', task: thing.key })
+    expect(found[0]!.ratio).toBeCloseTo(1.5, 9)
+    expect(ratiosOf(used(undefined, [thing.key, 9]))).toEqual([])
+  })
+  it('in use are bought by nine jobs in ten, and nothing else changes', () => {
+    const rows: LearntRow[] = [
+      { key: 'spares-x', name: 'x', kind: 'spares', task: 'fixing/bolt-12', median: 1.2, ninety: 1.5, records: 6 },
+    ]
+    expect(learntSpares(rows)).toEqual({ 'fixing/bolt-12': 0.5 })
+    const bolt = { key: 'fixing/bolt-12', group: 'fixing', unit: 'each' } as CatalogueRow
+    const nail = { key: 'fixing/nail', group: 'fixing', unit: 'each' } as CatalogueRow
+    const terms = { byKey: learntSpares(rows) }
+    expect(spareOf(exact(10), bolt, terms).valueOf()).toBeCloseTo(5, 9)
+    expect(spareOf(exact(10), nail, terms).valueOf()).toBeCloseTo(1, 9)
   })
 })

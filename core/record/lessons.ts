@@ -1,5 +1,7 @@
 import { USUAL_TOOL } from '../concrete/overdig'
 import type { Job } from '../document/job'
+import { SERVICES } from '../cost/catalogue'
+import { jobBills } from '../cost/jobBills'
 import { methodDetail } from '../plan/detail'
 import { plan as planJob } from '../plan/plan'
 import type { MethodPlan, Plan } from '../plan/types'
@@ -31,7 +33,8 @@ const LEAST = 1e-9
 const BELIEVED: readonly [number, number] = [0.2, 5]
 
 /** A job without anything of this kind has nothing to teach. */
-export const teaches = ({ lines, entries = [], pours = [] }: Job): boolean =>
+export const teaches = ({ lines, entries = [], pours = [], load }: Job): boolean =>
+  load?.settled !== undefined ||
   pours.some(({ lifts }) => (lifts ?? []).length > 0) ||
   entries.some(({ kind }) => kind === 'as-built' || kind === 'minutes') ||
   lines.some(({ posts }) => posts.some(({ judgement }) => judgement?.found !== undefined))
@@ -52,9 +55,26 @@ export function lessonsOf(job: Job, tables: Tables): Lesson[] {
     line.posts.flatMap((post) => ratiosOf({ job, resolved, plan, tables: shipped }, line.id, post)),
   )
   return [
+    ...spareLessons({ job, resolved, plan, tables: shipped }),
     ...ratios.filter(({ ratio }) => ratio >= BELIEVED[0] && ratio <= BELIEVED[1]),
     ...openedPosts(job, shipped, resolved).map((each): CauseLesson => ({ kind: 'cause', ...each })),
   ]
+}
+
+/** What was used of a thing over all posts against what they were planned to take; services are no things. */
+function spareLessons({ job, resolved, plan, tables }: Planned): RatioLesson[] {
+  const settled = job.load?.settled
+  if (settled === undefined) return []
+  const planned = new Map<string, number>()
+  for (const { key, quantity, piece } of jobBills({ job, resolved, plan }, tables).flatMap(({ lines }) => lines))
+    if (!piece) planned.set(key, (planned.get(key) ?? 0) + quantity.valueOf())
+  return (job.load?.used ?? []).flatMap(({ key, used }): RatioLesson[] => {
+    const wanted = planned.get(key)
+    const isThing = !key.startsWith('mix/') && !SERVICES.some((group) => key.startsWith(`${group}/`))
+    return used === undefined || !wanted || !isThing
+      ? []
+      : [{ kind: 'spares', post: '', at: settled, task: key, ratio: used / wanted }]
+  })
 }
 
 interface Planned {
@@ -110,7 +130,10 @@ function dugLessons(
 /** What was met made it another hole than the one that was planned: nothing of the tool shows in it. */
 function isBent(job: Job, at: { line: string; post: string }, post: ResolvedPost): boolean {
   const entered = entriesAt(job, at, 'met').map(({ value }) => value)
-  return [...entered, ...(post.met ?? [])].some(({ decision }) => decision !== undefined && BENDS.includes(decision))
+  return [...entered, ...(post.met ?? [])].some(
+    ({ kind, decision }) =>
+      decision !== undefined && (BENDS.includes(decision) || (kind === 'boulder' && decision === 'through')),
+  )
 }
 const BENDS: readonly string[] = [
   'wider',

@@ -12,7 +12,7 @@ import { asBuiltAt, depthsOf, differences } from './asBuilt'
 import { builtSolids } from './builtSolids'
 import { entriesAt, signOffAt, signOffs } from './entries'
 import { notedWith } from './noted'
-import { missingFor, type Missing } from './signOff'
+import { missingFor, signOffSteps, type Missing } from './signOff'
 import { timeline } from './timeline'
 import { visitEvents } from './visitEvents'
 import { afterStorm, monthsAfter, visitsDue, watchedPosts } from './visits'
@@ -263,6 +263,13 @@ describe('what is missing for the sign-off', () => {
       { ...at, corrects: 'orchard-tick-props-stay' },
     )
     expect(missing({ ...early, entries: [...early.entries!, reason] })).toEqual([])
+  })
+  it('is what runs on the fence and was not clipped back', () => {
+    const mark = { id: 'm', kind: 'service', service: 'telecom', station: 4.8 } as const
+    expect(signOffSteps(steps, [mark])).toEqual(steps)
+    const hung = signOffSteps(steps, [{ ...mark, above: true }])
+    const said = missingFor({ job: base, at, post: base.lines[0]!.posts[2]!, steps: hung, now, tables })
+    expect(said).toContainEqual(expect.objectContaining({ what: 'step', step: 'clip-back' }))
   })
   it('is a signature of its own until it is taken back', () => {
     expect(signOffAt(base, at)?.value.name).toBe('Wren')

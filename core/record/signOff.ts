@@ -1,4 +1,4 @@
-import type { Job, Pour, Post } from '../document/job'
+import type { Job, Mark, Pour, Post } from '../document/job'
 import { FACES } from '../document/vocabulary'
 import type { PostAddress } from '../edit/changes'
 import type { StepPlan } from '../plan/steps'
@@ -17,6 +17,28 @@ export type Missing =
   | { what: 'plumb'; face: Face; says: string }
   | { what: 'too-early'; step: string; says: string }
   | { what: 'photograph'; says: string }
+
+/** At the end what ran on the fence is clipped back: a step that no method has. */
+const CLIP_BACK = 'clip-back'
+
+/**
+ * The steps of a method, and what the services that run on the fence ask for at the end.
+ *
+ * @param marks near the post
+ */
+export function signOffSteps(steps: readonly StepPlan[], marks: readonly Mark[]): StepPlan[] {
+  const hung = marks.some(({ kind, above }) => kind === 'service' && above)
+  if (!hung) return [...steps]
+  const clip: StepPlan = {
+    key: CLIP_BACK,
+    text: 'Clip back what runs on the fence.',
+    doNotSkip: 'A line that hangs from its ends is torn off by the first storm.',
+    minutes: 0,
+    hands: 1,
+    first: [],
+  }
+  return [...steps, clip]
+}
 
 /** What is asked of a post before it is signed off. */
 export interface SignOffQuestion {

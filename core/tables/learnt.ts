@@ -44,6 +44,12 @@ export function learntOf(
   return undefined
 }
 
+/** What is bought on top of things that were counted before, by the key in the list: nine jobs in ten took no more. */
+export const learntSpares = (rows: readonly LearntRow[]): Record<string, number> =>
+  Object.fromEntries(
+    rows.flatMap(({ kind, task, ninety }) => (kind === 'spares' && task ? [[task, Math.max(0, ninety - 1)]] : [])),
+  )
+
 /** @example 'from your last 14 holes' */
 export const learntFrom = ({ kind, records }: Pick<LearntRow, 'kind' | 'records'>): string =>
   `from your last ${records} ${{ 'over-dig': 'holes', bags: 'fills', minutes: 'times', spares: 'jobs' }[kind]}`

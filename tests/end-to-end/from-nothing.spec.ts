@@ -126,5 +126,5 @@ test('a post in which nothing is wrong is asked for no repair and has no sheet',
   await page.keyboard.press('4')
   await expect(page.getByText('Nothing to mend here.')).toBeVisible()
   await page.keyboard.press('0')
-  await expect(page.getByRole('heading', { name: 'Post S2: no sheet' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Post S2: no page' })).toBeVisible()
 })

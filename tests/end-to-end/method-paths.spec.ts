@@ -168,7 +168,7 @@ for (const [way, use] of [
         await press(new RegExp(`^${path.name}`))
         await expect(page.getByRole('heading', { name: path.name, exact: true })).toBeVisible()
         await press(/^Take it/)
-        await expect(page).toHaveURL(/\/(hole|sheet)/)
+        await expect(page).toHaveURL(/\/(hole|record)/)
         if (page.url().includes('/hole')) await press('To the sheet')
         await expect(page.getByRole('heading', { name: `Post ${post}: ${path.name.toLowerCase()}` })).toBeVisible()
         await expect(page.getByRole('article')).toContainText(path.sheet)

@@ -20,7 +20,9 @@ for (const viewport of SIZES) {
     const id = await importJob(request, job)
     for (const path of [
       '/',
-      ...['walk', 'look', 'cause', 'repair', 'hole', 'set-out', 'sheet'].map((place) => `/jobs/${id}/${place}?post=T3`),
+      ...['walk', 'look', 'cause', 'repair', 'hole', 'set-out', 'record'].map(
+        (place) => `/jobs/${id}/${place}?post=T3`,
+      ),
     ]) {
       await open(page, path)
       await expect(page.getByRole('heading').first()).toBeAttached()
@@ -105,7 +107,7 @@ test('the whole line goes on paper in true scale, with every post and mark', asy
   job.lines[0]!.marks = [{ id: 'gas-main', kind: 'service', service: 'gas', station: 5, offset: 0.3 }]
   job.lines[0]!.posts[3]!.groundLevel = -0.2
   const id = await importJob(request, job)
-  await open(page, `/jobs/${id}/sheet?post=T3`)
+  await open(page, `/jobs/${id}/record?post=T3&part=work`)
   await page.getByRole('tab', { name: 'The whole line' }).click()
   await expect(page.getByRole('heading', { name: 'T: 5 posts, 9.60 m' })).toBeVisible()
   const strip = page.getByRole('img', { name: '0.00 m to 12.00 m: T1, T2, T3, T4, T5' })

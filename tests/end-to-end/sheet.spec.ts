@@ -15,7 +15,7 @@ test('the sheet of a repair without a hole: drawn, with what to bring, the time 
     repair: { method: 'make-safe' },
   })
   const id = await importJob(request, job)
-  await open(page, `/jobs/${id}/sheet?post=T3`)
+  await open(page, `/jobs/${id}/record?post=T3&part=work`)
 
   const { bring, name } = row(tables.parts.methods, 'make-safe')
   await expect(page.getByRole('heading', { name: `Post T3: ${name.toLowerCase()}` })).toBeVisible()
@@ -37,7 +37,7 @@ test('the sheet of a post is one page of paper', async ({ page, request }) => {
     observations: { pushPivot: 'at-ground-line', probeAtGround: 0.03, comesUpright: 'easily' },
   })
   const id = await importJob(request, job)
-  await open(page, `/jobs/${id}/sheet?post=T3`)
+  await open(page, `/jobs/${id}/record?post=T3&part=work`)
   await expect(page.getByRole('heading', { name: 'Take care' })).toBeVisible()
   await page.emulateMedia({ media: 'print' })
   // A4 less its margins of 10 mm, in CSS pixels.

@@ -21,7 +21,7 @@ const PARTS = [
   { value: 'follow', words: 'Come back' },
   { value: 'next', words: 'Next to go' },
   { value: 'work', words: 'Work sheet' },
-  { value: 'line', words: 'Whole line' },
+  { value: 'line', words: 'The whole line' },
 ] as const
 type Part = (typeof PARTS)[number]['value']
 const parts: Record<Part, unknown> = {

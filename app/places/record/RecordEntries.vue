@@ -35,7 +35,8 @@ const names = computed(() => ({
 const all = computed(() =>
   session.job ? timeline(session.job, scope.value === 'post' ? view.address.value : undefined) : [],
 )
-const entries = computed(() => all.value.map((of) => ({ ...entryWords(of, names.value), of, id: of.id })))
+/** Words are found for what is in sight: a record may be long. */
+const worded = (of: Happening) => ({ ...entryWords(of, names.value), of, id: of.id })
 const STATE: Record<Happening['state'], string> = { stands: '', corrected: 'corrected', withdrawn: 'taken back' }
 const isOwn = (of: Happening) => session.job?.entries?.some(({ id }) => id === of.id) ?? false
 
@@ -90,18 +91,34 @@ const LINE = computed(() => (onPhone.value ? 112 : 68))
         <QuantityField v-if="step" :key="step" label="minutes" :save="took" />
       </div>
       <p class="soft">
-        {{ entries.length }} {{ entries.length === 1 ? 'entry' : 'entries' }}, the newest first.
+        {{ all.length }} {{ all.length === 1 ? 'entry' : 'entries' }}, the newest first.
         <v-btn variant="text" @click="save('readings')">Readings as CSV</v-btn>
         <v-btn variant="text" @click="save('hours')">Hours as CSV</v-btn>
       </p>
     </div>
     <div ref="column" class="column">
-      <p v-if="entries.length === 0" class="soft">
+      <p v-if="all.length === 0" class="soft">
         Nothing yet: what you read, choose, meet and pour comes here by itself.
       </p>
-      <v-virtual-scroll v-else :items="entries" :height="Math.max(240, height)" :item-height="LINE" item-key="id">
-        <template #default="{ item }">
-          <div class="entry" :class="item.of.state" :style="{ minHeight: `${LINE}px` }" role="listitem">
+      <v-virtual-scroll
+        role="list"
+        aria-label="Entries, the newest first"
+        tabindex="0"
+        v-else
+        :items="all"
+        :height="Math.max(240, height)"
+        :item-height="LINE"
+        item-key="id"
+      >
+        <template #default="{ item: raw }">
+          <div
+            v-for="item in [worded(raw)]"
+            :key="item.id"
+            class="entry"
+            :class="item.of.state"
+            :style="{ minHeight: `${LINE}px` }"
+            role="listitem"
+          >
             <span class="time measure">{{ when(item.of.at) }}</span>
             <span class="what">
               <strong>{{ item.title }}</strong>

@@ -4,7 +4,7 @@ import { useJobSession, useJobView } from '~/job/openJob'
 import { usePours } from '~/pours/pours'
 import { usePreferencesStore } from '~/session/preferences'
 import { entriesAt } from '~~/core/record/entries'
-import { missingFor, type Missing } from '~~/core/record/signOff'
+import { missingFor, signOffSteps, type Missing } from '~~/core/record/signOff'
 import { momentWords } from '~~/core/report/dates'
 import { airOf } from '~~/core/weather/forecast'
 import RecordTag from './RecordTag.vue'
@@ -20,7 +20,8 @@ const { signed, add, takeBack } = useRecord()
 
 const method = view.methodInHand
 const isTaken = computed(() => view.taken.value !== undefined)
-const steps = computed(() => (view.detail.value?.steps ?? []).filter(({ doNotSkip }) => doNotSkip !== undefined))
+const all = computed(() => signOffSteps(view.detail.value?.steps ?? [], view.post.value?.nearMarks ?? []))
+const steps = computed(() => all.value.filter(({ doNotSkip }) => doNotSkip !== undefined))
 const ticks = computed(() =>
   session.job
     ? new Map(entriesAt(session.job, view.address.value, 'tick').map((each) => [each.value.step, each]))
@@ -34,7 +35,7 @@ const missing = computed<Missing[]>(() =>
         post: session.job.lines
           .find(({ id }) => id === view.address.value.line)!
           .posts.find(({ id }) => id === view.address.value.post)!,
-        steps: view.detail.value?.steps ?? [],
+        steps: all.value,
         now: now.value,
         tables: view.tables.value,
         ...(weather.forecast.value ? { air: airOf(weather.forecast.value) } : {}),
