@@ -50,7 +50,9 @@ export default defineNuxtConfig({
     externals: {
       external: ['mysql2', 'knex', 'sharp', 'piscina', 'pdfkit', 'svg-to-pdfkit'],
       // Letters that pages are printed in.
-      traceInclude: [400, 600].map((weight) => `node_modules/@fontsource/barlow/files/barlow-latin-${weight}-normal.woff`),
+      traceInclude: [400, 600].map(
+        (weight) => `node_modules/@fontsource/barlow/files/barlow-latin-${weight}-normal.woff`,
+      ),
     },
     hooks: {
       // What the threads of the server run stands beside it.

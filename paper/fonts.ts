@@ -12,7 +12,9 @@ export type Weight = keyof typeof WEIGHTS
 
 /** A font as bytes; read once. */
 export function fontBytes(weight: Weight): Buffer {
-  const known = loaded.get(weight) ?? readFileSync(from.resolve(`@fontsource/barlow/files/barlow-latin-${WEIGHTS[weight]}-normal.woff`))
+  const known =
+    loaded.get(weight) ??
+    readFileSync(from.resolve(`@fontsource/barlow/files/barlow-latin-${WEIGHTS[weight]}-normal.woff`))
   loaded.set(weight, known)
   return known
 }

@@ -9,7 +9,19 @@ const root = dirname(dirname(fileURLToPath(import.meta.url)))
 /** Beside node_modules, so that packages left outside the bundle are found. */
 const cache = join(root, 'node_modules', '.cache', 'vindex-run')
 /** Where a program's sources may lie. */
-const SOURCES = ['core', 'data', 'cli', 'bench', 'scripts', 'server', 'database', 'paper', 'evaluation', 'shared', 'tests']
+const SOURCES = [
+  'core',
+  'data',
+  'cli',
+  'bench',
+  'scripts',
+  'server',
+  'database',
+  'paper',
+  'evaluation',
+  'shared',
+  'tests',
+]
 const KEPT_FOR = 24 * 3600 * 1000
 
 /** @returns the program's exports */

@@ -227,9 +227,12 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
 
 const WOODEN = ['treated-softwood', 'untreated-softwood', 'cedar', 'oak']
 
-function keepWords({ post, method }: CustomerQuestion, kept: Post): string[] {
+function keepWords({ post, method, plan }: CustomerQuestion, kept: Post): string[] {
   const isWood = WOODEN.includes(post.material)
   return [
+    ...plan.diagnosis.conditions.map(
+      ({ name, advice }) => `${name}: ${advice.charAt(0).toLowerCase()}${advice.slice(1)}`,
+    ),
     ...(isWood ? ['Keep soil, leaves and stored things off the wood: it rots where they touch it.'] : []),
     ...(post.material === 'steel' ? ['Paint over scratches at the ground: rust begins there.'] : []),
     'Cut growth back: a climber holds the wind like a sail.',

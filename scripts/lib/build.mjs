@@ -6,7 +6,18 @@ import { root, state } from './paths.mjs'
 import { step } from './say.mjs'
 import { run } from './setup.mjs'
 
-const SOURCES = ['app', 'core', 'data', 'shared', 'server', 'paper', 'database', 'public', 'nuxt.config.ts', 'package-lock.json']
+const SOURCES = [
+  'app',
+  'core',
+  'data',
+  'shared',
+  'server',
+  'paper',
+  'database',
+  'public',
+  'nuxt.config.ts',
+  'package-lock.json',
+]
 const KEPT = 3
 
 /** @returns folder of a build of the sources as they are */

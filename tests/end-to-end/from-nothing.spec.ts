@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { answer, expectSaved, open, PHONE, tabTo } from './steps'
+import { answer, expectSaved, open, PHONE, tabTo, toWorkSheet } from './steps'
 
 /* A new job from nothing to the sheet, as a newcomer goes: nobody has to open the line's facts for sensible figures. */
 
@@ -87,7 +87,7 @@ test('in feet and inches, with the keyboard alone', async ({ browser, baseURL })
   await tabTo(page, 'Take it, size the hole')
   await page.keyboard.press('Enter')
   await expect(page.getByText('bags, 50 lb fast-setting mix')).toBeVisible()
-  await page.keyboard.press('0')
+  await toWorkSheet(page)
   // On the inch, in pounds and miles an hour.
   await expectSheet(
     page,

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { answer, expectSaved, importJob, open, tabTo, trialJob } from './steps'
+import { answer, expectSaved, importJob, open, tabTo, trialJob, toWorkSheet } from './steps'
 
 /** Look, cause, repair, hole, sheet: one bad post, once through. */
 async function checkEnd(page: Page): Promise<void> {
@@ -89,6 +89,6 @@ test('the main job with the keyboard alone', async ({ page, request }) => {
   await tabTo(page, 'Take it, size the hole')
   await page.keyboard.press('Enter')
   await expect(page.getByText('bags, 20 kg fast post mix')).toBeVisible()
-  await page.keyboard.press('0')
+  await toWorkSheet(page)
   await checkEnd(page)
 })

@@ -245,6 +245,7 @@ test('a post that was said to be rotten, from the first look to a year on', asyn
     await expect(part(page, 'Come back')).toHaveAttribute('aria-selected', 'true')
     await open(page, '/yard?table=counted')
     await expect(page.getByRole('row', { name: /^Rotted at the ground line/ })).toContainText('missed')
+    await page.unrouteAll({ behavior: 'ignoreErrors' })
   })
 })
 

@@ -76,6 +76,16 @@ export async function tabTo(page: Page, name: string | RegExp, { back = false } 
   throw new Error(`no way by Tab to ${String(name)}`)
 }
 
+/** To the page for whoever does the work, by keyboard alone: the last but one part of the record. */
+export async function toWorkSheet(page: Page): Promise<void> {
+  await page.keyboard.press('0')
+  await tabTo(page, /^Customer/)
+  await page.keyboard.press('End')
+  await page.keyboard.press('ArrowLeft')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('tab', { name: 'Work sheet' })).toHaveAttribute('aria-selected', 'true')
+}
+
 type Files = Parameters<FileChooser['setFiles']>[0]
 
 /** Opens files as a person does: by the button that asks for them. */
