@@ -18,6 +18,7 @@ const PHONE = { width: 360, height: 740 }
 const bankSide = demoJobs().at(-1)!.name
 const STORE = 'Store veranda'
 const ENTRANCE = 'Lane entrance, gate and slab'
+const ORCHARD = 'Orchard side, mended in March'
 const POURED = 'Nine posts and a gate, poured today'
 const VIEWS: {
   name: string
@@ -41,7 +42,7 @@ const VIEWS: {
   { name: 'day', path: (job: string) => `${job}/day?post=B1`, size: DESK, tap: 'Plan the days', of: POURED },
   { name: 'load', path: (job: string) => `${job}/load?post=B1`, size: DESK, of: POURED },
   { name: 'yard', path: () => '/yard', size: DESK },
-  { name: 'sheet', path: (job: string) => `${job}/record?post=B7&part=work`, size: { width: 1280, height: 1500 } },
+  { name: 'record', path: (job: string) => `${job}/record?post=O3&part=built`, size: DESK, of: ORCHARD },
   {
     name: 'line-sheet',
     path: (job: string) => `${job}/record?post=B7&part=work`,
