@@ -7,10 +7,9 @@ import QuantityField from '~/controls/QuantityField.vue'
 import { csvOf, saveFile } from '~/exchange/files'
 import { useJobSession, useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
-import { pictures } from '~/sync/device'
 import { hoursTable, readingsTable } from '~~/core/exchange/recordTables'
-import { timeline, type Happening } from '~~/core/record/timeline'
-import { momentWords } from '~~/core/report/dates'
+import { timeline } from '~~/core/record/timeline'
+import EntryLine from './EntryLine.vue'
 import { entryWords } from './model/entryWords'
 import { useRecord } from './useRecord'
 
@@ -18,7 +17,6 @@ import { useRecord } from './useRecord'
 const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
-const when = (at: number) => momentWords(at, session.job?.site?.timeZone)
 const { add, takeBack } = useRecord()
 
 const scope = ref<'post' | 'job'>('post')
@@ -35,11 +33,6 @@ const names = computed(() => ({
 const all = computed(() =>
   session.job ? timeline(session.job, scope.value === 'post' ? view.address.value : undefined) : [],
 )
-/** Words are found for what is in sight: a record may be long. */
-const worded = (of: Happening) => ({ ...entryWords(of, names.value), of, id: of.id })
-const STATE: Record<Happening['state'], string> = { stands: '', corrected: 'corrected', withdrawn: 'taken back' }
-const isOwn = (of: Happening) => session.job?.entries?.some(({ id }) => id === of.id) ?? false
-
 const note = ref('')
 const corrects = ref<string>()
 async function keep(): Promise<void> {
@@ -111,40 +104,14 @@ const LINE = computed(() => (onPhone.value ? 112 : 68))
         item-key="id"
       >
         <template #default="{ item: raw }">
-          <div
-            v-for="item in [worded(raw)]"
-            :key="item.id"
-            class="entry"
-            :class="item.of.state"
+          <EntryLine
+            :of="raw"
+            :words="entryWords(raw, names)"
+            :names-post="scope === 'job'"
             :style="{ minHeight: `${LINE}px` }"
-            role="listitem"
-          >
-            <span class="time measure">{{ when(item.of.at) }}</span>
-            <span class="what">
-              <strong>{{ item.title }}</strong>
-              <span v-if="scope === 'job' && item.of.post" class="soft"> {{ item.of.post }}</span>
-              <span v-if="item.of.isLater" class="later"> after the sign-off</span>
-              <span class="says"
-                ><s v-if="item.of.state !== 'stands'">{{ item.says }}</s
-                ><template v-else>{{ item.says }}</template></span
-              >
-              <span class="soft">{{ [item.of.by, STATE[item.of.state]].filter(Boolean).join(', ') }}</span>
-            </span>
-            <img
-              v-if="item.of.kind === 'picture'"
-              :src="pictures.addressOf(session.id, item.of.of.id)"
-              width="72"
-              height="54"
-              loading="lazy"
-              :alt="item.says"
-            />
-            <span v-else-if="isOwn(item.of) && item.of.state === 'stands'" class="ways">
-              <v-btn variant="text" :aria-label="`Put right: ${item.says}`" @click="corrects = item.id"
-                >Put right</v-btn
-              >
-              <v-btn variant="text" :aria-label="`Take back: ${item.says}`" @click="takeBack(item.id)">Take back</v-btn>
-            </span>
-          </div>
+            @put-right="corrects = raw.id"
+            @take-back="takeBack(raw.id)"
+          />
         </template>
       </v-virtual-scroll>
     </div>
@@ -172,29 +139,6 @@ const LINE = computed(() => (onPhone.value ? 112 : 68))
   flex: 1;
   min-height: 0;
 }
-.entry {
-  display: grid;
-  grid-template-columns: 200px 1fr auto;
-  gap: 14px;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--rule);
-  align-items: start;
-}
-.says {
-  display: block;
-}
-.later {
-  font-weight: 600;
-  text-decoration: underline;
-}
-.withdrawn,
-.corrected {
-  color: var(--soft-ink);
-}
-img {
-  object-fit: cover;
-  border: 1.5px solid var(--ink);
-}
 @media (max-width: 760px) {
   .entries {
     padding: 8px 14px;
@@ -203,12 +147,6 @@ img {
   .column {
     height: 60dvh;
     flex: none;
-  }
-  .entry {
-    grid-template-columns: minmax(0, 1fr) auto;
-  }
-  .time {
-    grid-column: 1 / -1;
   }
 }
 </style>

@@ -8,6 +8,7 @@ import { missingFor, signOffSteps, type Missing } from '~~/core/record/signOff'
 import { momentWords } from '~~/core/report/dates'
 import { airOf } from '~~/core/weather/forecast'
 import RecordTag from './RecordTag.vue'
+import SignOffStep from './SignOffStep.vue'
 import { useRecord } from './useRecord'
 
 /** Every step that is not to be skipped, what is missing with a way to it, and the name under it. */
@@ -46,14 +47,6 @@ const others = computed(() => missing.value.filter(({ what }) => what !== 'step'
 const lacking = computed(() => new Set(missing.value.flatMap((each) => (each.what === 'step' ? [each.step] : []))))
 
 const reasons = ref<Record<string, string>>({})
-const asks = ref<string>()
-const tick = (step: string) => add('tick', { step })
-async function leave(step: string): Promise<void> {
-  const reason = reasons.value[step]?.trim()
-  if (!reason) return
-  await add('tick', { step, reason, left: true })
-  asks.value = undefined
-}
 /** A tick that was made too early is given its reason: the old one stays beside it. */
 async function explain(step: string): Promise<void> {
   const reason = reasons.value[step]?.trim()
@@ -110,47 +103,16 @@ async function sign(): Promise<void> {
       </template>
       <h3>Not to be skipped</h3>
       <ul class="steps">
-        <li v-for="step in steps" :key="step.key" :class="{ done: !lacking.has(step.key) }">
-          <div>
-            <p class="text">{{ step.text }}</p>
-            <p class="soft">{{ step.doNotSkip }}</p>
-            <p v-if="ticks.get(step.key)" class="soft">
-              {{ ticks.get(step.key)!.value.left ? 'Left out' : 'Done' }} {{ when(Date.parse(ticks.get(step.key)!.at))
-              }}<template v-if="ticks.get(step.key)!.value.reason">: {{ ticks.get(step.key)!.value.reason }}</template>
-            </p>
-            <p v-else-if="!lacking.has(step.key)" class="soft">The record of the pour says so.</p>
-          </div>
-          <div class="ways">
-            <template v-if="lacking.has(step.key)">
-              <v-btn variant="flat" color="primary" :aria-label="`Done: ${step.text}`" @click="tick(step.key)"
-                >Done</v-btn
-              >
-              <v-btn
-                variant="text"
-                :aria-expanded="asks === step.key"
-                :aria-label="`Left out: ${step.text}`"
-                @click="asks = asks === step.key ? undefined : step.key"
-                >Left out</v-btn
-              >
-            </template>
-            <v-btn
-              v-else-if="ticks.get(step.key)"
-              variant="text"
-              :aria-label="`Take back: ${step.text}`"
-              @click="takeBack(ticks.get(step.key)!.id)"
-              >Take back</v-btn
-            >
-          </div>
-          <div v-if="asks === step.key" class="reason">
-            <v-text-field
-              v-model="reasons[step.key]"
-              label="Why it was left out"
-              hide-details
-              @keydown.enter="leave(step.key)"
-            />
-            <v-btn @click="leave(step.key)">Keep the reason</v-btn>
-          </div>
-        </li>
+        <SignOffStep
+          v-for="step in steps"
+          :key="step.key"
+          :step="step"
+          :tick="ticks.get(step.key)"
+          :is-lacking="lacking.has(step.key)"
+          @done="add('tick', { step: step.key })"
+          @left="(reason) => add('tick', { step: step.key, reason, left: true })"
+          @take-back="takeBack(ticks.get(step.key)!.id)"
+        />
       </ul>
     </template>
   </section>
@@ -181,33 +143,9 @@ async function sign(): Promise<void> {
   margin: 14px 0;
   align-items: center;
 }
-.steps li {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 4px 14px;
-  padding: 10px 0;
-  border-bottom: 1px solid var(--rule);
-}
-.text {
-  font-weight: 600;
-}
-.done .text::before {
-  content: '✓ ' / 'done: ';
-}
 .reason {
-  grid-column: 1 / -1;
   display: flex;
   gap: 10px;
   align-items: center;
-}
-.ways {
-  display: flex;
-  align-items: start;
-  gap: 4px;
-}
-@media (max-width: 760px) {
-  .steps li {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>
