@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../data/demo/jobs'
+import { pdfText } from '../tests/support/pdfText'
 
 const folder = mkdtempSync(join(tmpdir(), 'vindex-'))
 const jobFile = join(folder, 'job.json')
@@ -54,7 +55,7 @@ describe('the vindex command', () => {
     })
     expect(vindex(['convert', jobFile, '--to', 'stone'])).toMatchObject({
       status: 2,
-      stderr: 'vindex: --to is "stone"; it must be one of csv, geojson\n',
+      stderr: 'vindex: --to is "stone"; it must be one of csv, geojson, ics, svg, pdf\n',
     })
   })
 
@@ -77,5 +78,38 @@ describe('the vindex command', () => {
     expect(said.stdout).toBe('')
     expect(said.stderr.trimEnd().split('\n')).toHaveLength(1)
     expect(said.stderr).toEqual(typeof line === 'string' ? line : expect.stringMatching(line))
+  })
+})
+
+describe('a job in every form', () => {
+  const orchard = join(folder, 'orchard.json')
+  writeFileSync(orchard, JSON.stringify(demoJobs().find(({ name }) => name.startsWith('Orchard'))))
+  it.each([
+    [['--to', 'csv', '--table', 'readings'], /O3,2026-03-10T09:05:00Z,Wren,eye,pushPivot,at-ground-line/],
+    [['--to', 'csv', '--table', 'hours'], /O3,2026-03-10T12:00:00Z,Wren,dig,35/],
+    [['--to', 'csv', '--table', 'bill'], /mix\/post-mix-20,.*,bag,\d+\.\d\d/],
+    [['--to', 'ics'], /SUMMARY:Orchard side.*look again/],
+    [['--to', 'svg'], /^<svg .*O3/s],
+  ] as const)('%s', (words, said) => {
+    const { status, stdout, stderr } = vindex(['convert', orchard, ...words])
+    expect([status, stderr]).toEqual([0, ''])
+    expect(stdout).toMatch(said)
+  })
+  it('is a PDF of the customer’s page in a file, and says what it cannot print', () => {
+    const out = join(folder, 'orchard.pdf')
+    expect(vindex(['convert', orchard, '--to', 'pdf', '--paper', 'letter', '--out', out]).status).toBe(0)
+    const bytes = readFileSync(out)
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-')
+    expect(pdfText(bytes)).toContain('Post O3: new post, concrete')
+    for (const [wrong, says] of [
+      [['--to', 'pdf', '--post', 'O9'], '--post is "O9"'],
+      [['--to', 'pdf', '--paper', 'A3'], '--paper is "A3"'],
+      [['--to', 'csv', '--table', 'wages'], '--table is "wages"'],
+      [['--to', 'docx'], '--to is "docx"'],
+    ] as const) {
+      const { status, stderr } = vindex(['convert', orchard, ...wrong])
+      expect(status).toBe(2)
+      expect(stderr).toContain(says)
+    }
   })
 })

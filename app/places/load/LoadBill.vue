@@ -4,9 +4,14 @@ import FoldOut from '~/controls/FoldOut.vue'
 import { sharedBags } from '~~/core/cost/buying'
 import { figureOf, quantityWords } from './model/afterWords'
 import { useCost } from './useCost'
+import { csvOf, saveFile } from '~/exchange/files'
+import { useYard } from '~/yard/useYard'
+import { billTable } from '~~/core/exchange/recordTables'
+import { toDecimal } from '~~/core/money/money'
 
 /** Every line of the bill: how much by measure, how many packs, what it comes to; tax by its rate; deposits apart. */
 const cost = useCost()
+const { currency } = useYard()
 const settings = computed(() => cost.settings.value)
 const total = computed(() => cost.bill.value.total)
 const merged = computed(() => new Map(cost.bill.value.merged.map((line) => [line.key, line])))
@@ -26,6 +31,23 @@ const rows = computed(() =>
     }
   }),
 )
+const save = () =>
+  saveFile(
+    'bill.csv',
+    csvOf(
+      billTable(
+        total.value.lines.map(({ key, name, quantity, row, amount }) => ({
+          key,
+          name,
+          quantity: String(quantity.valueOf()),
+          unit: row.unit,
+          amount: toDecimal(Number(amount), currency.value),
+        })),
+        currency.value.code,
+      ),
+    ),
+    'text/csv',
+  )
 const shared = computed(() => sharedBags(cost.bills.value))
 const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 'visit' : 'visits'}`)
 </script>
@@ -34,6 +56,7 @@ const visits = computed(() => `${cost.visits.value} ${cost.visits.value === 1 ? 
   <div v-if="rows.length">
     <p class="figure">
       {{ cost.words(total.gross) }}<small>with tax, {{ visits }}</small>
+      <v-btn variant="text" @click="save">Bill as CSV</v-btn>
     </p>
     <p v-if="cost.isProposed.value" class="caution">
       Nothing is chosen yet: this is what the proposed repairs would cost.

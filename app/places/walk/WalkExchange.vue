@@ -9,7 +9,8 @@ import { postsTable } from '~~/core/exchange/posts'
 import type { Command } from '~~/core/edit/commands'
 import { jobFileName } from '~~/core/document/fileName'
 import { nextLineId } from '~~/core/edit/grow'
-import type { Line, Post } from '~~/core/document/job'
+import type { Job, Line, Post } from '~~/core/document/job'
+import { linesDrawing } from '~~/core/report/lineDrawing'
 import { csvOf, readPostsFile, saveFile, type TableFile } from '~/exchange/files'
 
 /** Posts from a table or from a line on the earth, and the whole job out again. Works without a signal. */
@@ -67,12 +68,18 @@ async function addLines(lines: Line[]): Promise<void> {
   view.choose(lines[0]!.posts[0]!.id)
 }
 
+/** Posts whose repair was chosen: they are marked in the drawing. */
+const workedOn = (job: Job) =>
+  new Set(job.lines.flatMap(({ posts }) => posts.filter(({ repair }) => repair?.method).map(({ id }) => id)))
 const nameOf = (extension: string) => jobFileName(session.job!.name).replace(/json$/, extension)
-function save(kind: 'job' | 'csv' | 'geojson'): void {
+function save(kind: 'job' | 'csv' | 'geojson' | 'plan' | 'svg'): void {
   failure.value = ''
   const job = session.job!
   try {
     if (kind === 'job') saveFile(nameOf('json'), JSON.stringify(job, null, 2), 'application/json')
+    if (kind === 'plan') saveFile(nameOf('plan.json'), JSON.stringify(view.plan.value, null, 2), 'application/json')
+    if (kind === 'svg')
+      saveFile(nameOf('svg'), linesDrawing(view.resolved.value!.lines, workedOn(job)), 'image/svg+xml')
     if (kind === 'csv') saveFile(nameOf('csv'), csvOf(postsTable(job)), 'text/csv')
     if (kind === 'geojson')
       saveFile(nameOf('geojson'), JSON.stringify(jobGeoJson(job, tables.causes)), 'application/geo+json')
@@ -97,6 +104,8 @@ function save(kind: 'job' | 'csv' | 'geojson'): void {
           <v-btn @click="save('job')">Job file</v-btn>
           <v-btn @click="save('csv')">Posts as CSV</v-btn>
           <v-btn @click="save('geojson')">Line as GeoJSON</v-btn>
+          <v-btn @click="save('svg')">Drawing as SVG</v-btn>
+          <v-btn @click="save('plan')">All figures</v-btn>
         </div>
       </div>
     </template>
