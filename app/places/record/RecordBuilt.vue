@@ -67,7 +67,7 @@ const LEVEL = 1.2
           :pins="pins"
           :label="`Post ${view.post.value?.id} as built, the planned hole dashed over it`"
         />
-        <table v-if="off.length" class="off">
+        <v-table v-if="off.length" class="off" density="compact">
           <caption class="visually-hidden">
             Built against planned
           </caption>
@@ -87,7 +87,7 @@ const LEVEL = 1.2
               <td class="measure">{{ more(each) }}</td>
             </tr>
           </tbody>
-        </table>
+        </v-table>
         <p v-else class="soft">Nothing was measured yet: the planned hole is drawn.</p>
       </div>
       <div>
@@ -188,14 +188,7 @@ const LEVEL = 1.2
 }
 .off {
   margin-top: 10px;
-  border-collapse: collapse;
-  font-size: 17px;
-}
-.off th,
-.off td {
-  text-align: left;
-  padding: 4px 18px 4px 0;
-  border-bottom: 1px solid var(--rule);
+  background: none;
 }
 @media (max-width: 760px) {
   .columns {
