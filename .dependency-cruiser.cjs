@@ -44,7 +44,12 @@ module.exports = {
     only('shared-on-core', 'shared', ['core'], 'What crosses the wire is made of the document.'),
     only('app-on-core', 'app', ['core', 'data', 'shared'], 'Screens lean on core and its tables.'),
     only('paper-alone', 'paper', [], 'Pages are made of drawings, whatever they show.'),
-    only('server-on-core', 'server', ['core', 'data', 'shared', 'database', 'paper'], 'Routes and services lean on core.'),
+    only(
+      'server-on-core',
+      'server',
+      ['core', 'data', 'shared', 'database', 'paper'],
+      'Routes and services lean on core.',
+    ),
     only('cli-on-core', 'cli', ['core', 'data', 'shared', 'paper', 'scripts'], 'The shell leans on core.'),
     only('evaluation-on-core', 'evaluation', ['core', 'data'], 'Trial cases try the core with its tables.'),
     only('database-alone', 'database', [], 'Migrations stand alone.'),
@@ -55,7 +60,10 @@ module.exports = {
         'No Vue, Node, database or clock in core; Yup reads documents at its edge, draws have their seed given, money is in fractions.',
       severity: 'error',
       from: { path: '^core/', pathNot: TEST },
-      to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: '/(yup|pure-rand|fraction\\.js|dinero\\.js|uqr|jstat)/' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'core'],
+        pathNot: '/(yup|pure-rand|fraction\\.js|dinero\\.js|uqr|jstat)/',
+      },
     },
     {
       name: 'links-through-the-context',
