@@ -138,6 +138,7 @@ test('a post that was said to be rotten, from the first look to a year on', asyn
   await test.step('the sign-off refuses with what is missing, and is mended', async () => {
     await part(page, 'Sign off').click()
     const done = page.getByRole('button', { name: /^Done: / })
+    await expect(done.first()).toBeVisible()
     const steps = await done.count()
     expect(steps).toBeGreaterThan(5)
     // All but one: nobody has rodded it behind the post.
