@@ -3,7 +3,7 @@ import type { Cause } from '../core/cause/tables'
 import type { Observations } from '../core/cause/observations'
 import type { DiggingTool } from '../core/concrete/overdig'
 import type { AsBuilt, Entry, Job, Post } from '../core/document/job'
-import { drawsFrom, type Draws } from '../core/numeric/draws'
+import { drawsFrom, normalDraw, type Draws } from '../core/numeric/draws'
 import { methodDetail } from '../core/plan/detail'
 import { plan } from '../core/plan/plan'
 import { learntFigures, rowOfFigure } from '../core/record/learnt'
@@ -78,7 +78,7 @@ export function simulateYear(jobs: number, tables: Tables, truth: Truth = CREW, 
     const planned = plan(job, here).posts[1]!.methods.find(({ method }) => method === METHOD)!
     year.posts.push(post)
     const { built, needed } = buildIt(job, tables, truth, draws)
-    const minutes = stepMinutes(job, tables) * truth.pace * Math.exp(truth.paceScatter * normal(draws))
+    const minutes = stepMinutes(job, tables) * truth.pace * Math.exp(truth.paceScatter * normalDraw(draws.share))
     const done = recorded(job, built, minutes, cause, number)
     const learnt = year.learnt.find(({ key }) => key === `over-dig-${tool}`)?.median
     year.jobs.push({
@@ -140,10 +140,10 @@ function drawnJob(number: number, tool: DiggingTool, soil: string, tables: Table
 function buildIt(job: Job, tables: Tables, truth: Truth, draws: Draws): { built: AsBuilt; needed: number } {
   const { tool } = job.lines[0]!.posts[1]!.repair!
   const { hole, concrete } = plan(job, tables).posts[1]!.methods.find(({ method }) => method === METHOD)!
-  const over = truth.overdig[tool!] * Math.exp(truth.overdigScatter * normal(draws))
+  const over = truth.overdig[tool!] * Math.exp(truth.overdigScatter * normalDraw(draws.share))
   const dug = concrete!.hole / (1 + concrete!.overdig)
   const bare = concrete!.concrete - dug * concrete!.overdig
-  const spilt = truth.spilt * Math.exp(truth.spiltScatter * normal(draws))
+  const spilt = truth.spilt * Math.exp(truth.spiltScatter * normalDraw(draws.share))
   const needed = ((bare + dug * (over - 1)) * spilt) / 0.01
   // Wider, not deeper; the tape is read to five millimetres.
   const width = hole!.diameter * Math.sqrt(over)
@@ -175,6 +175,3 @@ function recorded(job: Job, built: AsBuilt, minutes: number, cause: Cause, numbe
     entries: [entry('as-built', built), entry('minutes', { step: 'dig', minutes })],
   }
 }
-
-/** A standard normal draw. */
-const normal = ({ share }: Draws): number => Math.sqrt(-2 * Math.log(1 - share())) * Math.cos(2 * Math.PI * share())

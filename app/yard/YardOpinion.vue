@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { tables } from '~~/data/tables'
-import { updatedShares, type CountedRow } from '~~/core/cause/counted'
+import { countsOf, shippedShares, updatedShares, type CountedRow } from '~~/core/cause/counted'
 import type { YardRow } from '~~/core/yard/column'
 import type { YardChange } from '~~/core/yard/change'
 import ReliabilityBars from './ReliabilityBars.vue'
@@ -20,13 +20,10 @@ const changes = computed(() =>
     .flatMap((row) => {
       const evidence = tables.causes.evidence.find(({ observation }) => observation === row.observation)
       if (!evidence) return []
-      const weights = evidence.byCause[row.cause]?.weights ?? evidence.usual
-      const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0)
-      const shipped = Object.fromEntries(Object.entries(weights).map(([value, weight]) => [value, weight / total]))
-      const counts = Object.fromEntries(
-        opinion.value.counted
-          .filter((each) => each.cause === row.cause && each.observation === row.observation)
-          .map(({ value, count }) => [value, count]),
+      const shipped = shippedShares(evidence, row.cause)
+      const counts = countsOf(
+        opinion.value.counted.filter(({ observation }) => observation === row.observation),
+        row.cause,
       )
       const before = shipped[row.value] ?? 0
       const after = updatedShares(shipped, counts)[row.value] ?? 0

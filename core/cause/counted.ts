@@ -37,6 +37,17 @@ export function updatedShares(
   )
 }
 
+/** How often each value of a row is seen under a cause, as shares of 1. */
+export function shippedShares({ byCause, usual }: EvidenceRow, cause: Cause): Record<string, number> {
+  const weights = byCause[cause]?.weights ?? usual
+  const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0)
+  return Object.fromEntries(Object.entries(weights).map(([value, weight]) => [value, weight / total]))
+}
+
+/** Counts by value, of rows of one observation. */
+export const countsOf = (rows: readonly CountedRow[], cause: Cause): Record<string, number> =>
+  Object.fromEntries(rows.filter((each) => each.cause === cause).map(({ value, count }) => [value, count]))
+
 /**
  * The tables of the diagnosis with a workspace's own counts in them. Commonness and leans' densities are left as they
  * are.
@@ -48,14 +59,8 @@ export function withCounts(tables: CauseTables, counted: readonly CountedRow[]):
     if (own.length === 0 || row.logistic) return row
     const byCause = { ...row.byCause }
     for (const cause of new Set(own.map((each) => each.cause))) {
-      const weights = row.byCause[cause]?.weights ?? row.usual
-      const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0)
-      const shipped = Object.fromEntries(Object.entries(weights).map(([value, weight]) => [value, weight / total]))
-      const counts = Object.fromEntries(
-        own.filter((each) => each.cause === cause).map(({ value, count }) => [value, count]),
-      )
       byCause[cause] = {
-        weights: updatedShares(shipped, counts),
+        weights: updatedShares(shippedShares(row, cause), countsOf(own, cause)),
         because: `${row.byCause[cause]?.because ?? 'as usual'}; with what you found when you dug`,
       }
     }

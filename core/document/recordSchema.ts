@@ -28,6 +28,16 @@ const plumbSchema = () =>
 
 const soilSchema = record({ bottom: needed(0.05, 5, 'm'), soil: name(LONGEST.key) })
 
+/** What was met in the hole, at its depth, with what was decided on it. */
+export const metSchema = record({
+  kind: neededChoice(MET_KINDS),
+  depth: needed(0, 5, 'm'),
+  side: choice(MET_SIDES),
+  size: quantity(0.005, 2, 'm'),
+  decision: choice(MET_DECISIONS),
+  note: text(LONGEST.note),
+})
+
 /** The hole and what stands in it, as they came. */
 export const asBuiltSchema = record({
   /** At the side of the line's start, of its end, before it and behind it, below finished ground. */
@@ -56,14 +66,7 @@ export const asBuiltSchema = record({
 export const ENTRY_VALUES = {
   observation: record({ says: name(LONGEST.note) }),
   choice: record({ method: name(LONGEST.key), from: text(LONGEST.key) }),
-  met: record({
-    kind: neededChoice(MET_KINDS),
-    depth: needed(0, 5, 'm'),
-    side: choice(MET_SIDES),
-    size: quantity(0.005, 2, 'm'),
-    decision: choice(MET_DECISIONS),
-    note: text(LONGEST.note),
-  }),
+  met: metSchema,
   /** A step done, with what was read off; with a reason and nothing done it was left out on purpose. */
   tick: record({
     step: name(LONGEST.key),

@@ -46,9 +46,6 @@ import {
   JOB_FORMAT,
   JOB_VERSION,
   MARK_KINDS,
-  MET_DECISIONS,
-  MET_KINDS,
-  MET_SIDES,
   SERVICES,
   SET_ORDERS,
   STAGES,
@@ -68,7 +65,7 @@ import {
 import { daySchema } from './daySchema'
 import { loadSchema } from './loadSchema'
 import { pourSchema } from './pourSchema'
-import { entrySchema, visitSchema } from './recordSchema'
+import { entrySchema, metSchema, visitSchema } from './recordSchema'
 import type { Tables } from '../tables/tables'
 
 /*
@@ -283,16 +280,6 @@ export const pullSchema = record({
   held: flag(),
   /** Water stood in the ground that day. */
   saturated: flag(),
-})
-
-/** What was met in the hole, at its depth, with what was decided on it. */
-export const metSchema = record({
-  kind: neededChoice(MET_KINDS),
-  depth: needed(0, 5, 'm'),
-  side: choice(MET_SIDES),
-  size: quantity(0.005, 2, 'm'),
-  decision: choice(MET_DECISIONS),
-  note: text(LONGEST.note),
 })
 
 export const postSchema = record({

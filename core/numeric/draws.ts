@@ -9,6 +9,15 @@ export interface Draws {
   one: <T>(of: readonly T[]) => T
 }
 
+/**
+ * A standard normal draw.
+ *
+ * @param share from 0 up to but not with 1, drawn twice
+ * @source Box and Muller 1958, A note on the generation of random normal deviates
+ */
+export const normalDraw = (share: () => number): number =>
+  Math.sqrt(-2 * Math.log(1 - share())) * Math.cos(2 * Math.PI * share())
+
 /** @example drawsFrom(7).below(6) // 0 to 5 */
 export function drawsFrom(seed: number): Draws {
   const random = mersenne(seed)

@@ -1,3 +1,4 @@
+import { USUAL_YEARS } from '../cost/years'
 import type { CatalogueRow, CostSettings } from '../cost/catalogue'
 import { openWays } from '../cost/jobBills'
 import { optionCost } from '../cost/option'
@@ -26,9 +27,6 @@ export interface PageNeeds {
   says: Measures
   air?: HourlyAir
 }
-
-/** Where nobody said how long the fence is to stand, years. */
-const USUAL_YEARS = 15
 
 /**
  * The customer's page of one post of a job, by the repair that is chosen or proposed there.

@@ -1,3 +1,4 @@
+import { USUAL_YEARS } from '../cost/years'
 import type { Job } from '../document/job'
 import type { Plan, PostPlan } from '../plan/types'
 import type { ResolvedJob } from '../resolve/resolve'
@@ -15,9 +16,6 @@ export interface NextPost {
   life: number
   years: Years
 }
-
-/** Where nobody said how long the fence is to stand. */
-const USUAL_YEARS: Years = 15
 
 /**
  * The posts of a line that stand, by what they hold: the least first.

@@ -1,4 +1,4 @@
-import { drawsFrom } from '../numeric/draws'
+import { drawsFrom, normalDraw } from '../numeric/draws'
 import { reducedGust } from '../wind/returnPeriod'
 import type { MetresPerSecond, Years } from '../units/types'
 
@@ -45,10 +45,10 @@ export function goesOverChances(
   const counts = posts.map(() => ({ year: 0, life: 0 }))
   for (let life = 0; life < lives; life++) {
     const { drained, wet, firstDrained, firstWet } = yearsOf(years, gust50, winds.share)
-    const common = COMMON * normal(soils.share)
+    const common = COMMON * normalDraw(soils.share)
     posts.forEach(({ over, saturated = over }, i) => {
       // Strength counts on pressure, so its root on the gust.
-      const stronger = Math.exp((common + OWN * normal(soils.share)) / 2)
+      const stronger = Math.exp((common + OWN * normalDraw(soils.share)) / 2)
       const [at, wetAt] = [over * stronger, saturated * stronger]
       if (firstDrained >= at || firstWet >= wetAt) counts[i]!.year++
       if (drained >= at || wet >= wetAt) counts[i]!.life++
@@ -72,6 +72,3 @@ function yearsOf(years: Years, gust50: MetresPerSecond, share: () => number) {
   }
   return worst
 }
-
-/** A standard normal draw. @source Box and Muller 1958 */
-const normal = (share: () => number): number => Math.sqrt(-2 * Math.log(1 - share())) * Math.cos(2 * Math.PI * share())
