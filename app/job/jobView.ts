@@ -5,7 +5,8 @@ import { applyCommands } from '~~/core/edit/apply'
 import type { Command } from '~~/core/edit/commands'
 import { methodDetail } from '~~/core/plan/detail'
 import { planner } from '~~/core/plan/plan'
-import type { MethodPlan, Plan, PostPlan } from '~~/core/plan/types'
+import type { MethodPlan, PostPlan } from '~~/core/plan/types'
+import { whereWorkStands } from '~~/core/record/whereWorkStands'
 import { jobResolver, type ResolvedLine, type ResolvedPost } from '~~/core/resolve/resolve'
 import type { Tables } from '~~/core/tables/tables'
 import type { JobSession } from './session'
@@ -64,10 +65,7 @@ export function createJobView(
     plan,
     (now, before) => {
       if (now && !before)
-        opensAt.value = whereWorkStands(
-          now,
-          posts.value.map(({ post }) => post),
-        )
+        opensAt.value = whereWorkStands(job.value!, now)
     },
     { immediate: true, flush: 'sync' },
   )
@@ -187,13 +185,6 @@ export function createJobView(
 }
 function withTried(job: Job, commands: readonly Command[]): Job {
   return commands.length > 0 ? applyCommands(job, commands) : job
-}
-
-/** The first post that waits for a repair, else the first that nobody has looked at, else the first. */
-function whereWorkStands({ posts }: Plan, all: readonly ResolvedPost[]): number {
-  const first = (state: PostPlan['diagnosis']['state']) =>
-    posts.findIndex(({ diagnosis }, i) => diagnosis.state === state && all[i]!.repair?.method === undefined)
-  return [first('failed'), first('not-looked-at'), 0].find((i) => i >= 0)!
 }
 
 export type JobView = ReturnType<typeof createJobView>

@@ -87,6 +87,8 @@ const ABRAMS_BASE = 8
  * @source yields and water are working values of the mix; strength after Abrams,
  *   f = class · 8^(−Δ(w/c))
  * @param holes that are filled alike with it
+ * @param gives whether the over-dig in it has something to give: what was learnt from one's own holes has not, and
+ *   then no bag is left out for a hair
  * @example 36.41 L in post-mix-20, water first in a round 0.300 × 0.600 hole:
  *   3.64 bags, 12.14 L by the rule where whole bags want 11.2 L
  */
@@ -96,7 +98,7 @@ export function bagOrder(
   filling: Filling,
   hole: HoleShape,
   post?: Section,
-  holes = 1,
+  { holes = 1, gives = true }: { holes?: number; gives?: boolean } = {},
 ): BagOrder {
   if (filling.water === 'none') throw new InputError('filling', filling.key, 'a filling that uses concrete')
   if (!takesFilling(mix, filling)) {
@@ -104,7 +106,7 @@ export function bagOrder(
   }
   switch (mix.supply) {
     case 'bag':
-      return baggedOrder(concrete, mix, filling, () => thirdOfHole(hole, post) * holes)
+      return baggedOrder(concrete, mix, filling, gives, () => thirdOfHole(hole, post) * holes)
     case 'batch':
       return batchedOrder(concrete, mix)
     case 'lorry':
@@ -112,9 +114,15 @@ export function bagOrder(
   }
 }
 
-function baggedOrder(concrete: CubicMetres, mix: BaggedMix, filling: Filling, third: () => CubicMetres): BagOrder {
+function baggedOrder(
+  concrete: CubicMetres,
+  mix: BaggedMix,
+  filling: Filling,
+  gives: boolean,
+  third: () => CubicMetres,
+): BagOrder {
   const exactCount = concrete / mix.yields
-  const count = wholeBags(exactCount)
+  const count = gives ? wholeBags(exactCount) : wholeUp(exactCount)
   const water = count * (filling.water === 'on-top' ? mix.waterOnTop! : mix.waterMixed)
   const ruleWater = filling.water === 'third-of-hole' ? third() : water
   // What is poured on top is more than the label has it mixed with, and makes it weaker.

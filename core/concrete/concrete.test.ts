@@ -88,6 +88,10 @@ describe('bags and water', () => {
     expect(order.count).toBe(3)
     expect(order.short).toBeCloseTo(0.0009, 9)
     expect([3.09, 3.1, 0.02, 1].map(wholeBags)).toEqual([3, 4, 1, 1])
+    // What was learnt from one's own holes has nothing left to give.
+    const learnt = bagOrder(0.0309, postMix, filling('wet-barrow'), hole, undefined, { gives: false })
+    expect(learnt).toMatchObject({ count: 4 })
+    expect(learnt).not.toHaveProperty('short')
   })
 
   it('refuses to pour a mix dry that has to be mixed', () => {

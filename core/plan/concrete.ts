@@ -58,7 +58,7 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
     filling,
     shape,
     section,
-    holes,
+    { holes, gives: bought.from === undefined && overdigFrom === undefined },
   )
   const { along, across } = section ? sectionSize(section) : { along: 0, across: 0 }
   const isSquare = fill.castIn?.isConcrete || hole.shape === 'square'
