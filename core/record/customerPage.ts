@@ -1,60 +1,15 @@
-import type { Cause } from '../cause/tables'
-import { MILESTONES } from '../concrete/setting'
-import type { Job, Post } from '../document/job'
-import { dutiesOf } from '../document/postState'
-import type { PostAddress } from '../edit/changes'
+import type { Post } from '../document/job'
 import { thresholdWords } from '../plan/thresholds'
-import type { MethodPlan, PostPlan } from '../plan/types'
-import type { StepPlan } from '../plan/steps'
-import { pourClock } from '../pour/clock'
-import { pourAt } from '../pour/planned'
-import { chanceWords, dayWords, momentWords, periodWords } from '../report/dates'
+import { chanceWords, dayWords, periodWords } from '../report/dates'
 import { STOP_GAPS } from '../repair/methods'
-import type { Solid } from '../repair/solids'
-import type { ResolvedPost } from '../resolve/resolve'
 import { goesOverChances } from '../survive/goesOver'
-import { row, type Tables } from '../tables/tables'
+import { row } from '../tables/tables'
 import type { Measures } from '../units/quantity'
-import type { HourlyAir, Moment } from '../weather/forecast'
 import { asBuiltAt, differences, type Difference } from './asBuilt'
 import { builtSolids } from './builtSolids'
+import { backWords, keepWords, useWords } from './customerAfter'
+import type { CustomerPage, CustomerQuestion } from './customerQuestion'
 import { entriesAt, signOffAt } from './entries'
-import { visitsDue, VISIT_WORDS, watchedPosts } from './visits'
-
-/** What a customer is handed of one post: read in under two minutes. */
-export interface CustomerPage {
-  title: string
-  place: string
-  /** Paragraphs by their heading, in their order; headings without one are left out. */
-  parts: { title: string; says: string[] }[]
-  /** What else was possible, with its price and what it holds. */
-  others: { name: string; price: string; stands: string }[]
-  /** As built where that was measured, else as planned. */
-  stands: Solid[]
-  /** Of the hole, where there is one, m. */
-  depth?: number
-}
-
-export interface CustomerQuestion {
-  job: Job
-  at: PostAddress
-  post: ResolvedPost
-  plan: PostPlan
-  /** The way that is taken, or proposed. */
-  method: MethodPlan
-  steps: readonly StepPlan[]
-  /** What it leaves in the ground. */
-  stands: readonly Solid[]
-  /** Of the other ways: their prices in words, by method; nothing of those that nobody priced. */
-  prices: Readonly<Record<string, string>>
-  /** What was said before it was dug, where it was. */
-  thought?: Cause
-  remainingYears: number
-  now: Moment
-  tables: Tables
-  says: Measures
-  air?: HourlyAir
-}
 
 /** So many other ways are told. */
 const OTHERS = 3
@@ -184,77 +139,16 @@ function differenceWords(all: readonly Difference[], says: Measures): string[] {
   ]
 }
 
-function standsWords({ method, plan, remainingYears, says }: CustomerQuestion): string[] {
+function standsWords({ method, plan, remainingYears, saturatedGust, says }: CustomerQuestion): string[] {
   const { holdingGust, leanGust, leanReturnYears } = method
   if (holdingGust === undefined || !Number.isFinite(holdingGust)) return []
   const years = Math.max(1, Math.round(remainingYears))
-  const [chance] = goesOverChances([{ over: holdingGust }], { gust50: plan.target.gust50, years })
+  const standing = { over: holdingGust, ...(saturatedGust === undefined ? {} : { saturated: saturatedGust }) }
+  const [chance] = goesOverChances([standing], { gust50: plan.target.gust50, years })
   return [
     `That the wind puts it over: ${chanceWords(chance!.year)} in a year, ${chanceWords(chance!.life)} in the ${years} years that the fence is reckoned to stand yet.`,
     ...(leanGust === undefined || leanGust > holdingGust - 1
       ? []
       : [`It may begin to lean in a gust of ${says.gust(leanGust)}, such as comes ${periodWords(leanReturnYears!)}.`]),
-  ]
-}
-
-const USES: Readonly<Record<string, string>> = {
-  props: 'props off',
-  boards: 'lean on it, panels and rails back',
-  gate: 'gate hung, full load',
-}
-
-function useWords({ job, at, steps, now, tables, air }: CustomerQuestion): string[] {
-  const zone = job.site?.timeZone
-  const pour = pourAt(job, at.line, at.post)
-  // Signed off, everything is back where it belongs.
-  if (signOffAt(job, at)) return []
-  const clock = pour && pourClock(pour, now, tables, air)
-  if (clock)
-    return clock.milestones.flatMap(({ key, latest }) =>
-      USES[key] && latest !== null ? [`From ${momentWords(latest, zone)}: ${USES[key]}.`] : [],
-    )
-  const waits = new Map(steps.flatMap(({ after }) => (after ? [[after.milestone, after.hours] as const] : [])))
-  return MILESTONES.flatMap(({ key }) => {
-    const hours = waits.get(key)
-    return hours === undefined || !USES[key]
-      ? []
-      : [
-          `${capital(USES[key])}: ${hours < 48 ? `${Math.ceil(hours)} hours` : `${Math.ceil(hours / 24)} days`} after the concrete, in ground at 10 °C.`,
-        ]
-  })
-}
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
-
-const WOODEN = ['treated-softwood', 'untreated-softwood', 'cedar', 'oak']
-
-function keepWords({ post, method, plan }: CustomerQuestion, kept: Post): string[] {
-  const isWood = WOODEN.includes(post.material)
-  return [
-    ...plan.diagnosis.conditions.map(
-      ({ name, advice }) => `${name}: ${advice.charAt(0).toLowerCase()}${advice.slice(1)}`,
-    ),
-    ...(isWood ? ['Keep soil, leaves and stored things off the wood: it rots where they touch it.'] : []),
-    ...(post.material === 'steel' ? ['Paint over scratches at the ground: rust begins there.'] : []),
-    'Cut growth back: a climber holds the wind like a sail.',
-    ...(method.concrete ? ['Leave the sloped top of the concrete clear, so that water runs off it.'] : []),
-    ...(dutiesOf(kept).includes('gate-hinge')
-      ? ['If the gate begins to drag, tighten its hinges before you lift it: and tell us.']
-      : []),
-  ]
-}
-
-function backWords({ job, at }: CustomerQuestion): string[] {
-  if (!signOffAt(job, at)) return []
-  const zone = job.site?.timeZone
-  const due = visitsDue(job).filter(({ posts }) => posts.includes(at.post))
-  return [
-    ...(watchedPosts(job).some(({ post }) => post === at.post)
-      ? ['After the first storm such as comes about once in two years, to look at it.']
-      : []),
-    ...due.map(
-      ({ due: day, why, open }) =>
-        `On ${dayWords(day, zone)}, ${[VISIT_WORDS[why], ...open].join(': ')}${open.length > 0 ? '' : '.'}`,
-    ),
-    'Call us before that if it leans or rocks.',
   ]
 }

@@ -10,7 +10,9 @@ import { resolveJob } from '../resolve/resolve'
 import type { Tables } from '../tables/tables'
 import type { Measures } from '../units/quantity'
 import type { HourlyAir, Moment } from '../weather/forecast'
-import { customerPage, type CustomerPage } from './customerPage'
+import { customerPage } from './customerPage'
+import type { CustomerPage } from './customerQuestion'
+import { onWetGround } from './nextToGo'
 import { openedPosts } from './opinion'
 
 /** What prices are reckoned with. */
@@ -57,6 +59,9 @@ export function customerPageOf(
       return [way.method.method, unpriced.length > 0 ? undefined : moneyWords(gross, pricing.currency)] as const
     }),
   )
+  const saturatedGust = planJob(onWetGround(ofLine), tables)
+    .posts.find((each) => each.post === postId)!
+    .methods.find((each) => each.method === method.method)?.holdingGust
   const thought = openedPosts(ofLine, tables, resolved).find((each) => each.post === postId)?.said
   return customerPage({
     job: ofLine,
@@ -72,6 +77,7 @@ export function customerPageOf(
     >,
     ...(thought === undefined ? {} : { thought }),
     remainingYears: line.remainingYears ?? USUAL_YEARS,
+    ...(saturatedGust === undefined ? {} : { saturatedGust }),
     now,
     tables,
     says,

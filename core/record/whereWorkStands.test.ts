@@ -34,7 +34,10 @@ describe('where a job opens', () => {
   })
   it('is the first post where nothing waits, and of no post the first', () => {
     const { entries: _entries, visits: _visits, ...rest } = withPost(orchard, 'O3', { repair: {} })
-    const sound = withPost(rest, 'O3', { observations: { pushPivot: 'nothing-moves', probeAtGround: 0 }, judgement: {} })
+    const sound = withPost(rest, 'O3', {
+      observations: { pushPivot: 'nothing-moves', probeAtGround: 0 },
+      judgement: {},
+    })
     expect(at(sound)).toBe('O1')
     expect(whereWorkStands({ ...rest, lines: [] }, plan({ ...rest, lines: [] }, tables))).toBe(0)
   })

@@ -1,4 +1,4 @@
-import type { CustomerPage } from '../record/customerPage'
+import type { CustomerPage } from '../record/customerQuestion'
 import type { Measures } from '../units/quantity'
 import { ESTIMATE, Pages, PAPERS, type PaperName } from './pages'
 import { sectionDrawing } from './sectionDrawing'
