@@ -47,6 +47,8 @@ const ROOMS: Record<string, string[][]> = {
     ['core/day/day.test', 'core/calc', 'core/day/demoDays'],
   ],
   'core/storm': [['core/storm', 'core/weather'], ['core/pour']],
+  'core/record': [['core/record'], ['core/exchange', 'app/job']],
+  'core/survive': [['core/survive'], ['core/record']],
 }
 const REPORT = join(root, 'docs', 'mutants.md')
 const COPIED = [

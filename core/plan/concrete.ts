@@ -52,14 +52,10 @@ export function planConcrete(earthwork: Earthwork | undefined, context: PostCont
   const bought = isInHole
     ? boughtFor(context, { concrete, bare: dugOver(0).concrete, most: dugOver(upTo).concrete })
     : { concrete }
-  const order = bagOrder(
-    isInHole ? holes * bought.concrete * (1 - stones) : concrete,
-    mix,
-    filling,
-    shape,
-    section,
-    { holes, gives: bought.from === undefined && overdigFrom === undefined },
-  )
+  const order = bagOrder(isInHole ? holes * bought.concrete * (1 - stones) : concrete, mix, filling, shape, section, {
+    holes,
+    gives: bought.from === undefined && overdigFrom === undefined,
+  })
   const { along, across } = section ? sectionSize(section) : { along: 0, across: 0 }
   const isSquare = fill.castIn?.isConcrete || hole.shape === 'square'
   const narrowest = Math.min(diameter, hole.shape === 'tapered' ? footWidth(hole) : diameter)

@@ -16,7 +16,9 @@ const USES: Readonly<Record<string, string>> = {
   gate: 'gate hung, full load',
 }
 
-export function useWords({ job, at, steps, now, tables, air }: CustomerQuestion): string[] {
+export function useWords({ job, at, steps, now, tables, air }: CustomerQuestion, kept: Post): string[] {
+  const hangsGate = dutiesOf(kept).includes('gate-hinge')
+  const used = (key: string) => (key === 'gate' && !hangsGate ? undefined : USES[key])
   const zone = job.site?.timeZone
   const pour = pourAt(job, at.line, at.post)
   // Signed off, everything is back where it belongs.
@@ -24,15 +26,15 @@ export function useWords({ job, at, steps, now, tables, air }: CustomerQuestion)
   const clock = pour && pourClock(pour, now, tables, air)
   if (clock)
     return clock.milestones.flatMap(({ key, latest }) =>
-      USES[key] && latest !== null ? [`From ${momentWords(latest, zone)}: ${USES[key]}.`] : [],
+      used(key) && latest !== null ? [`From ${momentWords(latest, zone)}: ${used(key)}.`] : [],
     )
   const waits = new Map(steps.flatMap(({ after }) => (after ? [[after.milestone, after.hours] as const] : [])))
   return MILESTONES.flatMap(({ key }) => {
     const hours = waits.get(key)
-    return hours === undefined || !USES[key]
+    return hours === undefined || !used(key)
       ? []
       : [
-          `${capital(USES[key])}: ${hours < 48 ? `${Math.ceil(hours)} hours` : `${Math.ceil(hours / 24)} days`} after the concrete, in ground at 10 °C.`,
+          `${capital(used(key)!)}: ${hours < 48 ? `${Math.ceil(hours)} hours` : `${Math.ceil(hours / 24)} days`} after the concrete, in ground at 10 °C.`,
         ]
   })
 }

@@ -47,7 +47,7 @@ export function customerPage(question: CustomerQuestion): CustomerPage {
       ],
     },
     { title: 'What it stands', says: standsWords(question) },
-    { title: 'When you may use it', says: useWords(question) },
+    { title: 'When you may use it', says: useWords(question, kept) },
     { title: 'How to keep it', says: keepWords(question, kept) },
     { title: 'When we come back', says: backWords(question) },
     { title: 'To be careful with', says: plan.diagnosis.redFlags },

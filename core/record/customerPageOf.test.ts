@@ -4,7 +4,7 @@ import { demoJobs } from '../../data/demo/jobs'
 import { tables } from '../../data/tables'
 import { shippedYard } from '../../data/yard'
 import type { CatalogueRow, CostSettings } from '../cost/catalogue'
-import type { Job } from '../document/job'
+import type { Job, Post } from '../document/job'
 import { plan } from '../plan/plan'
 import { chanceWords } from '../report/dates'
 import { goesOverChances } from '../survive/goesOver'
@@ -71,6 +71,37 @@ describe('the customer’s page', () => {
     expect(part(orchard, 'When you may use it')).toEqual([])
     expect(part(withoutEntries('sign-off'), 'When you may use it').length).toBeGreaterThan(0)
     expect(part(withoutEntries('sign-off'), 'What is to be done')[0]).toMatch(/^New post, concrete: €\d/)
+  })
+  const gatePost = (job: Job): Job => ({
+    ...job,
+    lines: job.lines.map((line) => ({
+      ...line,
+      posts: line.posts.map((post) => (post.id === 'O3' ? { ...post, duty: 'gate-hinge' as const } : post)),
+    })),
+  })
+  it('speaks of a gate only where one hangs', () => {
+    const open = withoutEntries('sign-off')
+    const all = (job: Job) => [...part(job, 'When you may use it'), ...part(job, 'How to keep it')].join(' ')
+    expect(all(open)).not.toMatch(/gate/i)
+    expect(all(gatePost(open))).toMatch(/gate hung, full load/i)
+    expect(all(gatePost(open))).toContain('If the gate begins to drag')
+  })
+  it('tells of wood how it rots, of steel where it rusts, and of the storm only where it is watched', () => {
+    const made = (material: Post['material'], job = orchard): Job => ({
+      ...job,
+      lines: job.lines.map((line) => ({
+        ...line,
+        posts: line.posts.map((post) => (post.id === 'O3' ? { ...post, material } : post)),
+      })),
+    })
+    expect(part(made('oak'), 'How to keep it').join(' ')).toContain('it rots where they touch it')
+    expect(part(made('steel'), 'How to keep it').join(' ')).not.toContain('rots')
+    expect(part(made('steel'), 'How to keep it').join(' ')).toContain('rust begins there')
+    const storm = 'After the first storm such as comes about once in two years, to look at it.'
+    expect(part(orchard, 'When we come back')).toContain(storm)
+    // Another post that is watched too is no reason not to say it of this one.
+    const two = orchard.entries!.map((each) => ({ ...each, id: `${each.id}-2`, post: 'O6' }))
+    expect(part({ ...orchard, entries: [...two, ...orchard.entries!] }, 'When we come back')).toContain(storm)
   })
   it('is none of a post at which nothing is to be mended, nor of one that there is not', () => {
     expect(pageOf(orchard, 'O1')).toBeUndefined()

@@ -1,3 +1,4 @@
+import type { Observations } from '../cause/observations'
 import type { Job, Post } from '../document/job'
 import type { PostAddress } from '../edit/changes'
 import { leanSlopes, type LeanReading } from '../setout/lean'
@@ -83,6 +84,21 @@ export function leanTrends(job: Job, at: PostAddress, post: Post): LeanTrends {
     again: [along, across, size].some((each) => each?.again),
     sameSeason: season !== undefined,
   }
+}
+
+/**
+ * The lean as it was read since the post was set last: how it stood before says nothing of how it stands now.
+ *
+ * @returns undefined where nobody has read it since
+ */
+export function leanSinceSet(job: Job, at: PostAddress, post: Post): Observations['lean'] {
+  const from = setAt(job, at)
+  if (from === -Infinity) return post.observations?.lean
+  const last = (post.readings ?? [])
+    .filter(({ observation, withdrawn }) => observation === 'lean' && !withdrawn)
+    .toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at))
+    .at(-1)
+  return last && Date.parse(last.at) >= from ? ((last.value ?? undefined) as Observations['lean']) : undefined
 }
 
 /** A post that was mended begins anew: from when it was signed off, poured, or plumbed last, the earliest of these. */

@@ -81,9 +81,13 @@ test('a post that was said to be rotten, from the first look to a year on', asyn
     const form = page.locator('form').filter({ has: page.getByRole('combobox', { name: 'Digging showed' }) })
     await form.getByRole('combobox', { name: 'Digging showed' }).focus()
     await page.keyboard.type('Bad')
+    await form.getByRole('combobox', { name: 'And also' }).press('ArrowDown')
+    await page.getByRole('option', { name: 'Footing too small' }).click()
+    await page.keyboard.press('Escape')
     await form.getByLabel('Note').fill('One-sided and cracked through; the wood in it is sound.')
     await form.getByRole('button', { name: 'Keep it' }).click()
     await expect(page.getByText('Digging showed bad concrete')).toBeVisible()
+    await expect(page.getByText('Digging showed bad concrete, and footing too small')).toBeVisible()
   })
 
   await test.step('a boulder at 0.45 m: the hole goes wider', async () => {

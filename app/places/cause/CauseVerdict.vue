@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
 import { useForm } from 'vee-validate'
-import { object, string } from 'yup'
+import { array, object, string } from 'yup'
 import FoldOut from '~/controls/FoldOut.vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import type { Cause } from '~~/core/cause/tables'
@@ -11,21 +11,28 @@ import { usePreferencesStore } from '~/session/preferences'
 
 /** What a person says of the cause: against the readings, or after digging. Kept beside what the readings say. */
 const props = defineProps<{ verdict: 'overruled' | 'found'; title: string; action: string; noteNeeded?: boolean }>()
+const MOST_ALSO = 3
 const session = useJobSession()
 const view = useJobView()
 const preferences = usePreferencesStore()
 
 const kept = computed<Verdict | undefined>(() => view.post.value!.judgement?.[props.verdict])
-const form = useForm<{ cause?: Cause; note: string }>({
-  initialValues: { cause: undefined, note: '' },
+const form = useForm<{ cause?: Cause; also: Cause[]; note: string }>({
+  initialValues: { cause: undefined, also: [], note: '' },
   validationSchema: object({
     cause: string().required('Choose the cause.'),
+    also: array().max(MOST_ALSO, `At most ${MOST_ALSO} more.`),
     note: props.noteNeeded ? string().trim().required('Say why.') : string(),
   }),
 })
 const [cause] = form.defineField('cause')
+const [also] = form.defineField('also')
 const [note] = form.defineField('note', { validateOnModelUpdate: false })
 const causeItems = tables.causes.causes.map(({ key, name }) => ({ value: key, title: name }))
+/** Digging may find more than one: each counts with its share. */
+const alsoItems = computed(() => causeItems.filter(({ value }) => value !== cause.value))
+const namesOf = ({ cause: first, also: more = [] }: Verdict) =>
+  [first, ...more].map(nameOf).join(', and ').toLowerCase()
 const nameOf = (key: string) => tables.causes.causes.find((each) => each.key === key)?.name ?? key
 watch(
   () => view.post.value?.id,
@@ -33,7 +40,13 @@ watch(
 )
 
 const keep = form.handleSubmit(async (said) => {
-  const refused = await put({ cause: said.cause!, note: said.note.trim(), ...preferences.signed() })
+  const more = said.also.filter((each) => each !== said.cause)
+  const refused = await put({
+    cause: said.cause!,
+    ...(more.length > 0 ? { also: more } : {}),
+    note: said.note.trim(),
+    ...preferences.signed(),
+  })
   if (refused) form.setFieldError('note', refused.message)
 })
 const put = (value: Verdict | null) =>
@@ -44,7 +57,7 @@ const put = (value: Verdict | null) =>
   <div class="verdict">
     <p v-if="kept" class="kept">
       <span
-        ><strong>{{ title }} {{ nameOf(kept.cause).toLowerCase() }}</strong
+        ><strong>{{ title }} {{ namesOf(kept) }}</strong
         ><template v-if="kept.by">, {{ kept.by }}</template
         ><template v-if="kept.note">: {{ kept.note }}</template></span
       >
@@ -54,6 +67,14 @@ const put = (value: Verdict | null) =>
       <form novalidate @submit.prevent="keep">
         <div class="field-grid tops">
           <v-select v-model="cause" :label="title" :items="causeItems" :error-messages="form.errors.value.cause" />
+          <v-select
+            v-if="verdict === 'found'"
+            v-model="also"
+            label="And also"
+            multiple
+            :items="alsoItems"
+            :error-messages="form.errors.value.also"
+          />
           <v-text-field
             v-model="note"
             :label="noteNeeded ? 'Because' : 'Note'"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { leanSinceSet } from '~~/core/record/leanVisits'
 import { leanOf, ACROSS, ALONG, leanIn, withLean, type LeanReading } from '~~/core/setout/lean'
 import { computed, ref } from 'vue'
-import { useJobView } from '~/job/openJob'
+import { useJobSession, useJobView } from '~/job/openJob'
 import { useReadings } from '~/job/useReadings'
 import ChoiceBar from '~/controls/ChoiceBar.vue'
 import LeanByBubble from './LeanByBubble.vue'
@@ -15,12 +16,15 @@ import { usePreferencesStore } from '~/session/preferences'
 /** How far the post leans: by level and tape, by the bubble or by a digital level, in one or two directions. */
 const view = useJobView()
 const preferences = usePreferencesStore()
-const { seen, record } = useReadings()
+const { record } = useReadings()
+const session = useJobSession()
+/** A post that was set anew is read anew, both ways. */
+const lean = computed(() => leanSinceSet(session.job!, view.address.value, view.post.value!))
 
 const direction = ref<'along' | 'across'>('along')
 const way = ref<'tape' | 'bubble' | 'digital' | 'photograph'>('tape')
 const degrees = computed(() => (direction.value === 'along' ? ALONG : ACROSS))
-const reading = computed(() => leanIn(seen.value.lean, degrees.value))
+const reading = computed(() => leanIn(lean.value, degrees.value))
 
 const DIRECTIONS = [
   { value: 'along', words: 'along the line' },
@@ -34,11 +38,11 @@ const WAYS = [
 ] as const
 
 const save = (value: LeanReading | null, instrument: Instrument, stepped = false) =>
-  record('lean', withLean(seen.value.lean, degrees.value, value), instrument, stepped)
+  record('lean', withLean(lean.value, degrees.value, value), instrument, stepped)
 
 const found = computed(() => {
-  const along = leanIn(seen.value.lean, ALONG)
-  const across = leanIn(seen.value.lean, ACROSS)
+  const along = leanIn(lean.value, ALONG)
+  const across = leanIn(lean.value, ACROSS)
   const first = along ?? across
   if (!first) return ''
   const { angle, topOffset } = leanOf(first, view.line.value!.height, along && across)

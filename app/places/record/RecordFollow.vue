@@ -81,8 +81,8 @@ const save = () =>
     <h2 id="follow-title">Post {{ view.post.value?.id }}: come back</h2>
     <p class="answer" :class="{ 'error-text': trends?.again || trends?.out }" role="status">{{ verdict }}</p>
     <p v-if="says">{{ says }}</p>
+    <p v-if="trends?.again || trends?.out">Find out why before anything is mended again: push it and see what moves.</p>
     <p v-if="trends?.again || trends?.out">
-      Find out why before anything is mended again: push it and see what moves.
       <v-btn @click="view.goTo('look')">Look at it</v-btn>
     </p>
     <p v-if="trends?.sameSeason" class="soft">
@@ -118,6 +118,10 @@ const save = () =>
   max-width: 900px;
   margin: 0 auto;
   font-size: 17px;
+}
+.follow > p,
+.follow > h3 {
+  margin: 10px 0;
 }
 .answer {
   font-size: 24px;

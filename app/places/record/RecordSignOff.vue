@@ -134,6 +134,12 @@ async function sign(): Promise<void> {
   list-style: none;
   padding: 0;
 }
+.missing .v-btn {
+  margin: 10px 0 4px;
+}
+.sign-off > .error-text {
+  margin: 10px 0;
+}
 .missing li {
   border-left: 6px solid rgb(var(--v-theme-primary));
   padding: 4px 12px;
