@@ -7,6 +7,7 @@ import { jobSummary } from '../core/document/summary'
 import { tables } from '../data/tables'
 import { demoJobs } from '../data/demo/jobs'
 import { connect, migrate } from '../database/connect'
+import { HOME } from '../server/workspace/workspace'
 import { recreate } from '../scripts/lib/schemas.mjs'
 import { applyBatch, importJob, listJobs } from '../server/jobs/service'
 
@@ -46,7 +47,7 @@ export async function editFigures(url: string): Promise<{ edits: EditFigures[]; 
     const lists: [number, number][] = []
     for (const jobs of [10, 1_000, 10_000]) {
       await fillTo(database, jobs)
-      lists.push([jobs, await medianOf(() => listJobs(database))])
+      lists.push([jobs, await medianOf(() => listJobs({ id: HOME, database }))])
     }
     return { edits, lists }
   } finally {
@@ -55,13 +56,14 @@ export async function editFigures(url: string): Promise<{ edits: EditFigures[]; 
 }
 
 async function editsOf(database: Knex, url: string, posts: number): Promise<EditFigures> {
-  const { id } = await importJob(database, jobOf(posts))
-  const bare = await driverAlone(url, (await importJob(database, jobOf(posts))).id)
+  const workspace = { id: HOME, database }
+  const { id } = await importJob(workspace, jobOf(posts))
+  const bare = await driverAlone(url, (await importJob(workspace, jobOf(posts))).id)
   let version = 1
   const edit = async () => {
     const post = `A${(version % posts) + 1}`
     const command = { name: 'setPost', line: 'A', post, key: 'ageYears', value: version % 60 } as Command
-    version = (await applyBatch(database, id, { id: randomUUID(), version, commands: [command] })).version
+    version = (await applyBatch(workspace, id, { id: randomUUID(), version, commands: [command] })).version
   }
   const times = { edits: 0, driver: 0 }
   // In turn, a few of each: a disk that is slow for a while is slow for both.

@@ -64,6 +64,7 @@ export const LONGEST = {
   taskOfDay: 220,
   name: 200,
   person: 100,
+  password: 128,
   note: 500,
   /** Of a drawing, as text. */
   drawing: 48_000,

@@ -14,6 +14,12 @@ const FORMAT = 'vindex-backup'
 const VERSION = 1
 /** Parents before their children. */
 const TABLES = [
+  'workspace',
+  'person',
+  'sign_in',
+  'passkey',
+  'once',
+  'audit',
   'job',
   'job_history',
   'photograph',
@@ -25,6 +31,7 @@ const TABLES = [
   'offer_link',
   'offer_answer',
   'lesson',
+  'job_seen',
 ] as const
 type TableName = (typeof TABLES)[number]
 
@@ -104,7 +111,7 @@ function read(row: Row): Row {
  */
 export async function restore(database: Knex, file: string): Promise<Record<string, number>> {
   return database.transaction(async (transaction) => {
-    const counts: Record<string, number> = {}
+    const counts: Record<string, number> = Object.fromEntries(TABLES.map((table) => [table, 0]))
     let isWhole = false
     let isFirst = true
     for await (const line of linesOf(file)) {
@@ -125,7 +132,7 @@ export async function restore(database: Knex, file: string): Promise<Record<stri
           if (/^ER_NO_REFERENCED_ROW/.test((error as { code?: string }).code ?? '')) throw cutOff(error)
           throw error
         }
-        counts[table] = (counts[table] ?? 0) + 1
+        counts[table]!++
       }
     }
     if (!isWhole) throw cutOff()

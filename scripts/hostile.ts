@@ -133,11 +133,14 @@ const NEW = { name: 'Back fence', tape: '4 x 2.4', height: 1.8, units: 'metric' 
 let jobs: string[] = []
 /** An address with the methods that it takes. */
 function pathOf(): { path: string; methods: readonly string[] } {
-  const [pattern, methods] = one(ROUTES)
+  const [pattern, taken] = one(ROUTES)
+  const methods = Object.keys(taken)
   const path = pattern
     .replace(':id', () => (roll(3) === 0 ? encodeURIComponent(words().toWellFormed()) : one(jobs)))
     .replace(':photograph', () => one(['picture-1', 'x', encodeURIComponent('../../secret'), `p-${roll(1e6)}aaaa`]))
     .replace(':name', () => (roll(4) === 0 ? encodeURIComponent(words().toWellFormed()) : one(calculations).name))
+    .replace(':token', () => one(['x', 'A'.repeat(22), encodeURIComponent(words().toWellFormed())]))
+    .replace(/:(offer|person|device|passkey)/, () => one(['x', 'offer-1-x', encodeURIComponent(words().toWellFormed())]))
     .replace(':kind', () => one(['level', 'moisture', 'x']))
   const query =
     roll(6) === 0

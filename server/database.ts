@@ -2,6 +2,7 @@ import { useRuntimeConfig } from 'nitropack/runtime'
 import type { Knex } from 'knex'
 import { connect, migrate } from '../database/connect'
 import { seedDemo } from './demo/service'
+import { HOME } from './workspace/workspace'
 
 let ready: Promise<Knex> | undefined
 
@@ -20,7 +21,7 @@ async function open(): Promise<Knex> {
   const opened = connect(databaseUrl)
   try {
     await migrate(opened)
-    if (wantsDemo) await seedDemo(opened)
+    if (wantsDemo) await seedDemo({ id: HOME, database: opened })
     return opened
   } catch (error) {
     await opened.destroy()

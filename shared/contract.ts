@@ -1,3 +1,4 @@
+import type { Role } from './people'
 import type { Job } from '../core/document/job'
 import type { JobSummary } from '../core/document/summary'
 import type { Command } from '../core/edit/commands'
@@ -175,4 +176,62 @@ export interface WatchedOffer {
 }
 export interface OfferWatch {
   offers: WatchedOffer[]
+}
+
+/** Who is signed in on this device. `open` is the demo on this machine, where nobody has to be. */
+export interface SessionAnswer {
+  state: 'in' | 'open' | 'out'
+  /** Whether anybody has an account yet. */
+  hasPeople: boolean
+  person?: { id: string; name: string; role: Role }
+  workspace?: { id: string; name: string }
+}
+export interface DeviceAnswer {
+  id: string
+  says: string
+  seenAt: string
+  isThis?: boolean
+}
+export interface PersonAnswer {
+  id: string
+  name: string
+  signInName: string
+  role: Role
+  leftAt?: string
+  devices: DeviceAnswer[]
+}
+/** Who works here. */
+export interface PeopleAnswer {
+  workspace: string
+  people: PersonAnswer[]
+}
+/** What somebody has of their own. */
+export interface SelfAnswer {
+  devices: DeviceAnswer[]
+  passkeys: { id: string; name: string; usedAt?: string }[]
+}
+/** A link that is shown once. */
+export interface InvitationLink {
+  token: string
+  expiresAt: string
+}
+export interface InvitationAnswer {
+  workspace: string
+  by: string
+  name?: string
+  role?: Role
+  /** Of somebody who is here already and gets a new password. */
+  signInName?: string
+}
+export interface AuditEntry {
+  number: number
+  at: string
+  person?: string
+  did: string
+  subject?: string
+  detail?: string
+}
+export interface AuditPage {
+  entries: AuditEntry[]
+  next?: number
 }

@@ -6,6 +6,7 @@ import * as place from './0004_place'
 import * as yard from './0005_yard'
 import * as offers from './0006_offers'
 import * as record from './0007_record'
+import * as people from './0008_people'
 
 /* Imported one by one: a built server has no folder of migrations to look into. */
 const migrations: Record<string, Knex.Migration> = {
@@ -16,6 +17,7 @@ const migrations: Record<string, Knex.Migration> = {
   '0005_yard': yard,
   '0006_offers': offers,
   '0007_record': record,
+  '0008_people': people,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

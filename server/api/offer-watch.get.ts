@@ -1,6 +1,6 @@
-import { database } from '../database'
 import { answering } from '../http/answering'
 import { readOfferWatch } from '../offers/service'
+import { workspaceOf } from '../workspace/workspaceOf'
 
 /** Offers that somebody waits for, or that were answered lately. */
-export default answering(async () => readOfferWatch(await database()))
+export default answering(async (event) => readOfferWatch(workspaceOf(event)))

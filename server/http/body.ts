@@ -79,6 +79,20 @@ export function linkToken(event: H3Event): string {
 }
 const TOKEN = /^[\w-]{22}$/
 
+/** @throws NotFound for what cannot be one */
+export function invitationToken(event: H3Event): string {
+  const token = getRouterParam(event, 'token')
+  if (token === undefined || !TOKEN.test(token)) throw new NotFound('invitation', (token ?? '').slice(0, 4))
+  return token
+}
+
+/** @throws NotFound for what cannot be one */
+export function deviceIdentity(event: H3Event): string {
+  const id = getRouterParam(event, 'device')
+  if (id === undefined || !JOB_IDENTITY.test(id)) throw new NotFound('device', (id ?? '').slice(0, 40))
+  return id
+}
+
 /** @throws InputError when it could not have come from a device */
 export function pictureIdentity(id: string | undefined): string {
   if (id === undefined || !IDENTITY.test(id)) throw new InputError('photograph', id, IDENTITY_SAYS)

@@ -54,6 +54,23 @@ export class WrongMethod extends Error {
   }
 }
 
+/** Nobody is signed in, or the device was taken out. */
+export class SignedOut extends Error {
+  constructor(readonly isRevoked: boolean) {
+    super(
+      isRevoked
+        ? 'This device was signed out from elsewhere.'
+        : 'Nobody is signed in here. What you entered waits on this device.',
+    )
+  }
+}
+
+/** Somebody is signed in, whose work this is not. */
+export class NotYours extends Error {}
+
+/** Who wanted to sign in is not who was named. */
+export class WrongSignIn extends Error {}
+
 /** More work than one answer is worth. */
 export class TooLong extends Error {
   constructor() {

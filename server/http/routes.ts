@@ -1,44 +1,70 @@
-/** Every address under /api with its methods; a test holds it to the files that answer. */
-export const ROUTES: readonly (readonly [path: string, methods: readonly string[]])[] = [
-  ['/api/health', ['GET']],
-  ['/api/jobs', ['GET', 'POST']],
-  ['/api/jobs/import', ['POST']],
-  ['/api/jobs/:id', ['GET', 'DELETE']],
-  ['/api/jobs/:id/restore', ['POST']],
-  ['/api/jobs/:id/commands', ['POST']],
-  ['/api/jobs/:id/export', ['GET']],
-  ['/api/jobs/:id/history', ['GET']],
-  ['/api/jobs/:id/hole', ['GET']],
-  ['/api/jobs/:id/customer-page', ['GET']],
-  ['/api/jobs/:id/photographs/:photograph', ['GET', 'PUT']],
-  ['/api/jobs/:id/offers', ['GET', 'POST']],
-  ['/api/jobs/:id/offers/:offer/pdf', ['GET']],
-  ['/api/jobs/:id/offers/:offer/link', ['POST']],
-  ['/api/jobs/:id/offers/:offer/answer', ['POST']],
-  ['/api/offers/:token', ['GET']],
-  ['/api/offers/:token/pdf', ['GET']],
-  ['/api/offers/:token/answer', ['POST']],
-  ['/api/calc/:name', ['POST']],
-  ['/api/forecast', ['GET']],
-  ['/api/storm-watch', ['GET']],
-  ['/api/offer-watch', ['GET']],
-  ['/api/visit-watch', ['GET']],
-  ['/api/lessons', ['GET']],
-  ['/api/yard', ['GET']],
-  ['/api/yard/changes', ['POST']],
-  ['/api/yard/history', ['GET']],
-  ['/api/instruments/:kind', ['GET']],
+import type { Right } from '../../shared/people'
+
+type Methods = Readonly<Partial<Record<'GET' | 'POST' | 'PUT' | 'DELETE', Right>>>
+
+/**
+ * Every address under /api with its methods and what each asks for; a test holds it to the files that answer. What is
+ * not here answers nobody.
+ */
+export const ROUTES: readonly (readonly [path: string, methods: Methods])[] = [
+  ['/api/health', { GET: 'anyone' }],
+  ['/api/ready', { GET: 'anyone' }],
+  ['/api/session', { GET: 'anyone', POST: 'anyone', DELETE: 'anyone' }],
+  ['/api/session/first', { POST: 'anyone' }],
+  ['/api/session/passkey', { POST: 'anyone' }],
+  ['/api/session/question', { POST: 'anyone' }],
+  ['/api/invitations/:token', { GET: 'anyone', POST: 'anyone' }],
+  ['/api/self', { GET: 'self' }],
+  ['/api/self/password', { POST: 'self' }],
+  ['/api/self/question', { POST: 'self' }],
+  ['/api/self/passkeys', { POST: 'self' }],
+  ['/api/self/passkeys/:passkey', { DELETE: 'self' }],
+  ['/api/self/devices/:device', { DELETE: 'self' }],
+  ['/api/people', { GET: 'people', POST: 'people' }],
+  ['/api/people/:person', { POST: 'people' }],
+  ['/api/people/devices/:device', { DELETE: 'people' }],
+  ['/api/audit', { GET: 'people' }],
+  ['/api/jobs', { GET: 'work', POST: 'work' }],
+  ['/api/jobs/import', { POST: 'work' }],
+  ['/api/jobs/:id', { GET: 'work', DELETE: 'remove' }],
+  ['/api/jobs/:id/restore', { POST: 'remove' }],
+  ['/api/jobs/:id/commands', { POST: 'work' }],
+  ['/api/jobs/:id/export', { GET: 'work' }],
+  ['/api/jobs/:id/history', { GET: 'work' }],
+  ['/api/jobs/:id/seen', { GET: 'people' }],
+  ['/api/jobs/:id/hole', { GET: 'work' }],
+  ['/api/jobs/:id/customer-page', { GET: 'work' }],
+  ['/api/jobs/:id/photographs/:photograph', { GET: 'work', PUT: 'work' }],
+  ['/api/jobs/:id/offers', { GET: 'work', POST: 'work' }],
+  ['/api/jobs/:id/offers/:offer/pdf', { GET: 'work' }],
+  ['/api/jobs/:id/offers/:offer/link', { POST: 'work', DELETE: 'work' }],
+  ['/api/jobs/:id/offers/:offer/answer', { POST: 'work' }],
+  ['/api/offers/:token', { GET: 'anyone' }],
+  ['/api/offers/:token/pdf', { GET: 'anyone' }],
+  ['/api/offers/:token/answer', { POST: 'anyone' }],
+  ['/api/calc/:name', { POST: 'work' }],
+  ['/api/forecast', { GET: 'work' }],
+  ['/api/storm-watch', { GET: 'work' }],
+  ['/api/offer-watch', { GET: 'work' }],
+  ['/api/visit-watch', { GET: 'work' }],
+  ['/api/lessons', { GET: 'work' }],
+  ['/api/yard', { GET: 'work' }],
+  ['/api/yard/changes', { POST: 'yard' }],
+  ['/api/yard/history', { GET: 'work' }],
+  ['/api/instruments/:kind', { GET: 'work' }],
 ]
 
 /**
- * Methods that an address takes.
+ * Methods that an address takes, with what each asks for.
  *
- * @example methodsOf('/api/jobs/x/history') // ['GET']
+ * @example methodsOf('/api/jobs/x/history') // { GET: 'work' }
  * @returns nothing where there is no such address
  */
-export function methodsOf(path: string): readonly string[] {
+export function methodsOf(path: string): Methods {
   const steps = path.split('/')
-  return ROUTES.filter(([pattern]) => fits(pattern.split('/'), steps)).flatMap(([, methods]) => methods)
+  const found = ROUTES.filter(([pattern]) => fits(pattern.split('/'), steps))
+  // An address that is written out stands before one with a name in it.
+  return Object.assign({}, ...found.reverse().map(([, methods]) => methods)) as Methods
 }
 
 const fits = (pattern: readonly string[], steps: readonly string[]): boolean =>

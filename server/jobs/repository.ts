@@ -3,6 +3,7 @@ import type { CommandBatch } from '../../core/edit/apply'
 import type { Command } from '../../core/edit/commands'
 import type { JobSummary } from '../../core/document/summary'
 import type { Job } from '../../core/document/job'
+import type { Workspace } from '../workspace/workspace'
 import type { WholeJob } from './whole'
 
 /** What an edit needs to know of a job, without its document. */
@@ -36,6 +37,8 @@ export interface HistoryEntry {
   version: number
   batchId: string
   commands: Command[]
+  /** Who it was, where somebody was signed in. */
+  madeBy?: string
   madeAt: Date
 }
 
@@ -59,10 +62,12 @@ export interface ListOptions {
   needing?: boolean
 }
 
-export async function listJobs(database: Knex, options: ListOptions): Promise<JobRow[]> {
+export async function listJobs(workspace: Workspace, options: ListOptions): Promise<JobRow[]> {
   const { limit, after, search, deleted = false, needing = false } = options
-  const query = database('job')
+  const query = workspace
+    .database('job')
     .select('id', 'name', 'site_name', 'version', 'summary', 'updated_at')
+    .where({ workspace: workspace.id })
     .where((rows) => void (deleted ? rows.whereNotNull('deleted_at') : rows.whereNull('deleted_at')))
     .limit(limit)
   if (needing) query.where('undecided', '>', 0).orderBy('undecided', 'desc')
@@ -86,21 +91,28 @@ export async function listJobs(database: Knex, options: ListOptions): Promise<Jo
 }
 
 /** Jobs whose list entry speaks of an earlier version. */
-export async function jobsBehind(database: Knex, limit: number): Promise<string[]> {
-  return database('job').where({ is_behind: true }).whereNull('deleted_at').limit(limit).pluck('id')
+export async function jobsBehind(workspace: Workspace, limit: number): Promise<string[]> {
+  return workspace
+    .database('job')
+    .where({ workspace: workspace.id, is_behind: true })
+    .whereNull('deleted_at')
+    .limit(limit)
+    .pluck('id')
 }
 
 /*
  * What every edit asks and writes is said in SQL: building it anew each time takes as long as the database takes to
  * do it.
  */
-const HEAD = 'select id, version, kept_version, size, updated_at from job where id = ? and deleted_at is null'
-const RAISE = 'update job set version = ?, size = ?, is_behind = true, updated_at = ? where id = ?'
-const ADD = 'insert into job_history (job_id, version, batch_id, commands, made_at) values (?, ?, ?, ?, ?)'
+const HEAD =
+  'select id, version, kept_version, size, updated_at from job where id = ? and workspace = ? and deleted_at is null'
+const RAISE = 'update job set version = ?, size = ?, is_behind = true, updated_at = ? where id = ? and workspace = ?'
+const ADD =
+  'insert into job_history (job_id, version, batch_id, commands, made_at, person_id, made_by) values (?, ?, ?, ?, ?, ?, ?)'
 
 /** @param lock keeps other writers off until the transaction ends */
-export async function findHead(database: Knex, id: string, lock = false): Promise<JobHead | undefined> {
-  const [[row]] = await database.raw(lock ? `${HEAD} for update` : HEAD, [id])
+export async function findHead(workspace: Workspace, id: string, lock = false): Promise<JobHead | undefined> {
+  const [[row]] = await workspace.database.raw(lock ? `${HEAD} for update` : HEAD, [id, workspace.id])
   return (
     row && {
       id: row.id,
@@ -112,17 +124,18 @@ export async function findHead(database: Knex, id: string, lock = false): Promis
   )
 }
 
-export async function readKept(database: Knex, id: string): Promise<KeptDocument> {
-  const row = await database('job').where({ id }).first('kept_version', 'document')
+export async function readKept(workspace: Workspace, id: string): Promise<KeptDocument> {
+  const row = await workspace.database('job').where({ id, workspace: workspace.id }).first('kept_version', 'document')
   return { version: row.kept_version, job: parsed<Job>(row.document) }
 }
 
 export async function insertJob(
-  database: Knex,
+  workspace: Workspace,
   { id, whole, madeBy, now }: { id: string; whole: WholeJob; madeBy?: string; now: Date },
 ): Promise<void> {
-  await database('job').insert({
+  await workspace.database('job').insert({
     id,
+    workspace: workspace.id,
     version: 1,
     made_by: madeBy ?? null,
     created_at: now,
@@ -132,13 +145,13 @@ export async function insertJob(
 }
 
 /** The job that was made for this key before. */
-export async function findMadeBy(database: Knex, madeBy: string): Promise<string | undefined> {
-  return (await database('job').where({ made_by: madeBy }).first('id'))?.id
+export async function findMadeBy(workspace: Workspace, madeBy: string): Promise<string | undefined> {
+  return (await workspace.database('job').where({ workspace: workspace.id, made_by: madeBy }).first('id'))?.id
 }
 
 /** Writes the document whole, as it is at a version. */
-export async function keepWhole(database: Knex, id: string, version: number, whole: WholeJob): Promise<void> {
-  await database('job').where({ id }).update(columns(whole, version))
+export async function keepWhole(workspace: Workspace, id: string, version: number, whole: WholeJob): Promise<void> {
+  await workspace.database('job').where({ id, workspace: workspace.id }).update(columns(whole, version))
 }
 
 function columns({ name, siteName, place, text, summary }: WholeJob, version: number) {
@@ -160,56 +173,70 @@ function columns({ name, siteName, place, text, summary }: WholeJob, version: nu
 
 /** The history holds one version more. */
 export async function raiseVersion(
-  database: Knex,
+  workspace: Workspace,
   id: string,
   { version, size, now }: { version: number; size: number; now: Date },
 ): Promise<void> {
-  await database.raw(RAISE, [version, size, now, id])
+  await workspace.database.raw(RAISE, [version, size, now, id, workspace.id])
 }
 
 export async function insertHistory(
-  database: Knex,
+  workspace: Workspace,
   id: string,
   { version, batch, text, now }: { version: number; batch: CommandBatch; text: string; now: Date },
 ): Promise<void> {
-  await database.raw(ADD, [id, version, batch.id, text, now])
+  await workspace.database.raw(ADD, [
+    id,
+    version,
+    batch.id,
+    text,
+    now,
+    workspace.person?.id ?? null,
+    workspace.person?.name ?? null,
+  ])
 }
 
-export async function findBatch(database: Knex, id: string, batchId: string): Promise<number | undefined> {
-  const row = await database('job_history').where({ job_id: id, batch_id: batchId }).first('version')
+export async function findBatch(workspace: Workspace, id: string, batchId: string): Promise<number | undefined> {
+  const row = await historyOf(workspace, id).andWhere({ batch_id: batchId }).first('job_history.version')
   return row?.version
 }
 
 /** Entries after `version`, oldest first. */
 export async function historySince(
-  database: Knex,
+  workspace: Workspace,
   id: string,
   version: number,
   limit?: number,
 ): Promise<HistoryEntry[]> {
-  const query = database('job_history')
-    .where({ job_id: id })
-    .andWhere('version', '>', version)
-    .orderBy('version')
-    .select('version', 'batch_id', 'commands', 'made_at')
+  const query = historyOf(workspace, id)
+    .andWhere('job_history.version', '>', version)
+    .orderBy('job_history.version')
+    .select('job_history.version', 'batch_id', 'commands', 'made_at', 'job_history.made_by')
   if (limit !== undefined) query.limit(limit)
   return (await query).map((row) => ({
     version: row.version,
     batchId: row.batch_id,
     commands: parsed<Command[]>(row.commands),
+    ...(row.made_by === null ? {} : { madeBy: row.made_by }),
     madeAt: row.made_at,
   }))
 }
 
+const historyOf = (workspace: Workspace, id: string) =>
+  workspace
+    .database('job_history')
+    .join('job', 'job.id', 'job_history.job_id')
+    .where({ job_id: id, workspace: workspace.id })
+
 /** @returns whether there was such a job, deleted or not as `deleted` wants it */
-export async function setDeleted(database: Knex, id: string, at: Date | null): Promise<boolean> {
-  const query = database('job').where({ id })
+export async function setDeleted(workspace: Workspace, id: string, at: Date | null): Promise<boolean> {
+  const query = workspace.database('job').where({ id, workspace: workspace.id })
   if (at) query.whereNull('deleted_at')
   else query.whereNotNull('deleted_at')
   return (await query.update({ deleted_at: at })) > 0
 }
 
-/** Takes away for good what was deleted before; what somebody was offered is kept. */
+/** Takes away for good, of every workspace, what was deleted before; what somebody was offered is kept. */
 export async function forgetDeleted(database: Knex, before: Date): Promise<number> {
   return database('job').where('deleted_at', '<', before).whereNotIn('id', database('offer').select('job_id')).delete()
 }

@@ -11,6 +11,7 @@ import { tables } from '../../data/tables'
 import { tablesHere, tablesKnown } from '../yard/service'
 import type { AppliedAnswer, CreatedJob, HistoryPage, ListedJob, ListPage } from '../../shared/contract'
 import { NotFound, StaleVersion, TooLarge } from '../http/failures'
+import { together, type Workspace } from '../workspace/workspace'
 import { documentMemory } from './memory'
 import { pageToken, readPageToken } from './paging'
 import * as jobs from './repository'
@@ -36,12 +37,12 @@ export interface StoredJob {
 }
 
 export async function listJobs(
-  database: Knex,
+  workspace: Workspace,
   options: { after?: string; search?: string; deleted?: boolean; needing?: boolean } = {},
 ): Promise<ListPage> {
-  await bringUp(database)
+  await bringUp(workspace)
   const { after, ...rest } = options
-  const rows = await jobs.listJobs(database, {
+  const rows = await jobs.listJobs(workspace, {
     ...rest,
     limit: PAGE + 1,
     ...(after === undefined ? {} : { after: readPageToken(after) }),
@@ -54,28 +55,28 @@ export async function listJobs(
 }
 
 /** What lists show follows the history: of jobs edited since somebody looked. */
-export async function bringUp(database: Knex): Promise<void> {
-  for (const id of await jobs.jobsBehind(database, PAGE)) {
-    await database.transaction(async (transaction) => {
-      const head = await jobs.findHead(transaction, id, true)
+export async function bringUp(workspace: Workspace): Promise<void> {
+  for (const id of await jobs.jobsBehind(workspace, PAGE)) {
+    await together(workspace, async (inside) => {
+      const head = await jobs.findHead(inside, id, true)
       // Deleted meanwhile, or brought up by another server.
       if (!head || head.keptVersion === head.version) return
-      const { version, job } = await documentAt(transaction, head)
-      await jobs.keepWhole(transaction, id, version, whole(job))
+      const { version, job } = await documentAt(inside, head)
+      await jobs.keepWhole(inside, id, version, whole(job))
     })
   }
 }
 
-export async function readStoredJob(database: Knex, id: string): Promise<StoredJob> {
-  const head = await jobs.findHead(database, id)
+export async function readStoredJob(workspace: Workspace, id: string): Promise<StoredJob> {
+  const head = await jobs.findHead(workspace, id)
   if (!head) throw new NotFound('job', id)
-  const { version, job } = await documentAt(database, head)
+  const { version, job } = await documentAt(workspace, head)
   return { id, version, document: job, updatedAt: head.updatedAt }
 }
 
 /** @throws NotFound */
-export async function requireJob(database: Knex, id: string): Promise<void> {
-  if (!(await jobs.findHead(database, id))) throw new NotFound('job', id)
+export async function requireJob(workspace: Workspace, id: string): Promise<void> {
+  if (!(await jobs.findHead(workspace, id))) throw new NotFound('job', id)
 }
 
 /**
@@ -83,12 +84,12 @@ export async function requireJob(database: Knex, id: string): Promise<void> {
  * history since.
  */
 async function documentAt(
-  database: Knex,
+  workspace: Workspace,
   { id, version: wanted, keptVersion }: jobs.JobHead,
 ): Promise<{ version: number; job: Job }> {
   const known = memory.get(id, wanted)
-  const from = known && known.version >= keptVersion ? known : await jobs.readKept(database, id)
-  const since = from.version < wanted ? await jobs.historySince(database, id, from.version) : []
+  const from = known && known.version >= keptVersion ? known : await jobs.readKept(workspace, id)
+  const since = from.version < wanted ? await jobs.historySince(workspace, id, from.version) : []
   const now = {
     version: since.at(-1)?.version ?? from.version,
     job: since.reduce((at, { commands }) => applyCommands(at, commands), from.job),
@@ -104,22 +105,26 @@ export interface ImportOptions {
 }
 
 /** @throws InputError for the first thing that is wrong with the document; nothing is stored then */
-export async function importJob(database: Knex, document: unknown, options: ImportOptions = {}): Promise<CreatedJob> {
-  return insertWhole(database, whole(readJob(document, tables)), options)
+export async function importJob(
+  workspace: Workspace,
+  document: unknown,
+  options: ImportOptions = {},
+): Promise<CreatedJob> {
+  return insertWhole(workspace, whole(readJob(document, tables)), options)
 }
 
 /** Stores a job that was checked before. */
 export async function insertWhole(
-  database: Knex,
+  workspace: Workspace,
   ready: WholeJob,
   { id = randomUUID(), madeBy }: ImportOptions = {},
 ): Promise<CreatedJob> {
   if (Buffer.byteLength(ready.text) > LARGEST.document) throw new TooLarge(LARGEST.document, JOB_SPLIT)
   try {
-    await jobs.insertJob(database, { id, whole: ready, now: new Date(), ...(madeBy === undefined ? {} : { madeBy }) })
+    await jobs.insertJob(workspace, { id, whole: ready, now: new Date(), ...(madeBy === undefined ? {} : { madeBy }) })
     return { id, version: 1 }
   } catch (error) {
-    const made = madeBy === undefined || !isDuplicate(error) ? undefined : await jobs.findMadeBy(database, madeBy)
+    const made = madeBy === undefined || !isDuplicate(error) ? undefined : await jobs.findMadeBy(workspace, madeBy)
     if (made === undefined) throw error
     return { id: made, version: 1 }
   }
@@ -128,12 +133,12 @@ export async function insertWhole(
 const isDuplicate = (error: unknown) => (error as { code?: string }).code === 'ER_DUP_ENTRY'
 
 /** @throws InputError when an edit would spoil the job */
-export type EditCheck = (job: Job, commands: readonly Command[], transaction: Knex) => Promise<void>
+export type EditCheck = (job: Job, commands: readonly Command[], workspace: Workspace) => Promise<void>
 
 /** Rows that jobs name are never taken out: only what fails by the tables known so far is asked of those of now. */
-const checkHere: EditCheck = async (job, commands, transaction) => {
-  if (!checkEdit(job, commands, tablesKnown(transaction))) return
-  const error = checkEdit(job, commands, (await tablesHere(transaction)).tables)
+const checkHere: EditCheck = async (job, commands, inside) => {
+  if (!checkEdit(job, commands, tablesKnown(inside))) return
+  const error = checkEdit(job, commands, (await tablesHere(inside)).tables)
   if (error) throw error
 }
 
@@ -144,22 +149,22 @@ const checkHere: EditCheck = async (job, commands, transaction) => {
  * @throws InputError when the job would not be valid any more; nothing is written then
  */
 export async function applyBatch(
-  database: Knex,
+  workspace: Workspace,
   id: string,
   batch: VersionedBatch,
   check: EditCheck = checkHere,
 ): Promise<AppliedAnswer> {
-  const applied = await database.transaction(async (transaction): Promise<{ answer: AppliedAnswer; job?: Job }> => {
-    const head = await jobs.findHead(transaction, id, true)
+  const applied = await together(workspace, async (inside): Promise<{ answer: AppliedAnswer; job?: Job }> => {
+    const head = await jobs.findHead(inside, id, true)
     if (!head) throw new NotFound('job', id)
     try {
-      if (head.version === batch.version) return await applyNext(transaction, head, batch, check)
+      if (head.version === batch.version) return await applyNext(inside, head, batch, check)
     } catch (error) {
       if (!isDuplicate(error)) throw error
     }
-    const before = await jobs.findBatch(transaction, id, batch.id)
+    const before = await jobs.findBatch(inside, id, batch.id)
     if (before !== undefined) return { answer: { batch: batch.id, version: head.version, at: before } }
-    throw new StaleVersion(head.version, batch.commands, await commandsSince(transaction, id, batch.version))
+    throw new StaleVersion(head.version, batch.commands, await commandsSince(inside, id, batch.version))
   })
   // Only what was committed is remembered.
   if (applied.job) memory.set(id, { version: applied.answer.version, job: applied.job })
@@ -167,38 +172,38 @@ export async function applyBatch(
 }
 
 async function applyNext(
-  transaction: Knex,
+  inside: Workspace,
   head: jobs.JobHead,
   batch: CommandBatch,
   check: EditCheck,
 ): Promise<{ answer: AppliedAnswer; job: Job }> {
   const { id } = head
   const now = new Date()
-  const { job: before } = await documentAt(transaction, head)
-  await check(before, batch.commands, transaction)
+  const { job: before } = await documentAt(inside, head)
+  await check(before, batch.commands, inside)
   const job = applyCommands(before, batch.commands)
   const version = head.version + 1
   const text = JSON.stringify(batch.commands)
   const size = head.size + Buffer.byteLength(text)
   // First, since it is this that refuses an edit that came before.
-  await jobs.insertHistory(transaction, id, { version, batch, text, now })
-  await jobs.raiseVersion(transaction, id, { version, size, now })
+  await jobs.insertHistory(inside, id, { version, batch, text, now })
+  await jobs.raiseVersion(inside, id, { version, size, now })
   if (version - head.keptVersion >= EDITS_BETWEEN || size > LARGEST.document) {
     const ready = whole(job)
     if (Buffer.byteLength(ready.text) > LARGEST.document) throw new TooLarge(LARGEST.document, JOB_SPLIT)
-    await jobs.keepWhole(transaction, id, version, ready)
+    await jobs.keepWhole(inside, id, version, ready)
   }
   return { answer: { batch: batch.id, version, at: version }, job }
 }
 
-async function commandsSince(database: Knex, id: string, version: number): Promise<Command[]> {
-  return (await jobs.historySince(database, id, version)).flatMap((entry) => entry.commands)
+async function commandsSince(workspace: Workspace, id: string, version: number): Promise<Command[]> {
+  return (await jobs.historySince(workspace, id, version)).flatMap((entry) => entry.commands)
 }
 
 /** A page of the history, oldest first. */
-export async function readHistory(database: Knex, id: string, after = 0): Promise<HistoryPage> {
-  await requireJob(database, id)
-  const rows = await jobs.historySince(database, id, after, HISTORY_PAGE + 1)
+export async function readHistory(workspace: Workspace, id: string, after = 0): Promise<HistoryPage> {
+  await requireJob(workspace, id)
+  const rows = await jobs.historySince(workspace, id, after, HISTORY_PAGE + 1)
   const page = rows.slice(0, HISTORY_PAGE)
   return {
     entries: page.map(({ madeAt, ...entry }) => ({ ...entry, madeAt: madeAt.toISOString() })),
@@ -207,13 +212,13 @@ export async function readHistory(database: Knex, id: string, after = 0): Promis
 }
 
 /** Puts a job away; for thirty days it can come back. */
-export async function deleteJob(database: Knex, id: string, now = new Date()): Promise<void> {
-  if (!(await jobs.setDeleted(database, id, now))) throw new NotFound('job', id)
+export async function deleteJob(workspace: Workspace, id: string, now = new Date()): Promise<void> {
+  if (!(await jobs.setDeleted(workspace, id, now))) throw new NotFound('job', id)
   memory.forget(id)
 }
 
-export async function restoreJob(database: Knex, id: string): Promise<void> {
-  if (!(await jobs.setDeleted(database, id, null))) throw new NotFound('deleted job', id)
+export async function restoreJob(workspace: Workspace, id: string): Promise<void> {
+  if (!(await jobs.setDeleted(workspace, id, null))) throw new NotFound('deleted job', id)
 }
 
 export const forgetDeleted = (database: Knex, now = new Date()): Promise<number> =>

@@ -2,67 +2,79 @@ import { hostname } from 'node:os'
 import {
   defineEventHandler,
   getRequestHeader,
-  getRequestIP,
   getRequestURL,
   setResponseHeader,
   setResponseHeaders,
   type H3Event,
 } from 'h3'
 import { useRuntimeConfig } from 'nitropack/runtime'
-import { RateLimiterMemory, type RateLimiterRes } from 'rate-limiter-flexible'
+import { database } from '../database'
 import { sendProblem } from '../http/answering'
-import { NotFound, TooMuch, WrongHost, WrongMethod } from '../http/failures'
+import { addressOf } from '../http/asker'
+import { NotFound, NotYours, WrongHost, WrongMethod } from '../http/failures'
 import { methodsOf } from '../http/routes'
-import type { Problem } from '../../shared/contract'
-import { isServed } from '../http/hosts'
+import { isOwnPage, isServed } from '../http/hosts'
+import { admit } from '../people/admit'
+import { sharedLimit } from '../people/tries'
 
-/* Before anything is looked at: is it us that is asked, and how often. */
+/* Before anything is looked at: is it us that is asked, by whom, for what, and how often. */
 
 /** Over which askings are counted, s. */
 const SPAN = 10
+const READS = ['GET', 'HEAD']
 
-let limiter: RateLimiterMemory | undefined
+let limit: ReturnType<typeof sharedLimit> | undefined
 
-/** What nothing else answers: never the page, which a device would take for an answer. */
-function requireRoute(event: H3Event): Problem | undefined {
+function requireHost(event: H3Event, hosts: string): void {
+  const host = getRequestHeader(event, 'host') ?? ''
+  const own = ['localhost', hostname(), `${hostname()}.local`]
+  const names = [...own, ...hosts.split(',').map((name) => name.trim())]
+  if (!isServed(host, names)) throw new WrongHost(host)
+}
+
+/** A page of another origin cannot write here, even where a browser would let it send. */
+function requireOwnPage(event: H3Event): void {
+  if (READS.includes(event.method)) return
+  const asks = {
+    origin: getRequestHeader(event, 'origin'),
+    site: getRequestHeader(event, 'sec-fetch-site'),
+    host: getRequestHeader(event, 'host') ?? '',
+  }
+  if (!isOwnPage(asks)) throw new NotYours('Another site may not write here.')
+}
+
+async function requireAdmitted(event: H3Event): Promise<void> {
   const { pathname } = getRequestURL(event)
   const methods = methodsOf(pathname)
-  if (methods.includes(event.method === 'HEAD' ? 'GET' : event.method)) return undefined
-  if (methods.length === 0) return sendProblem(event, new NotFound('address', pathname.slice(0, 200)))
-  setResponseHeader(event, 'allow', methods.join(', '))
-  return sendProblem(event, new WrongMethod(event.method, methods))
+  const names = Object.keys(methods)
+  // What nothing else answers: never the page, which a device would take for an answer.
+  if (names.length === 0) throw new NotFound('address', pathname.slice(0, 200))
+  const right = methods[(event.method === 'HEAD' ? 'GET' : event.method) as keyof typeof methods]
+  if (right === undefined) {
+    setResponseHeader(event, 'allow', names.join(', '))
+    throw new WrongMethod(event.method, names)
+  }
+  await admit(event, right, database)
 }
 
 export default defineEventHandler(async (event) => {
-  const { hosts, requestsInTenSeconds } = useRuntimeConfig()
-  const host = getRequestHeader(event, 'host') ?? ''
-  const names = [
-    'localhost',
-    hostname(),
-    `${hostname()}.local`,
-    ...String(hosts)
-      .split(',')
-      .map((name: string) => name.trim()),
-  ]
-  if (!isServed(host, names)) return sendProblem(event, new WrongHost(host))
-  if (!event.path.startsWith('/api')) return undefined
-  setResponseHeaders(event, {
-    'cache-control': 'no-store',
-    'cross-origin-resource-policy': 'same-origin',
-    'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
-    'x-content-type-options': 'nosniff',
-  })
-  const answered = requireRoute(event)
-  if (answered) return answered
-  const most = Number(requestsInTenSeconds)
-  if (most > 0) {
-    limiter ??= new RateLimiterMemory({ points: most, duration: SPAN })
-    try {
-      await limiter.consume(getRequestIP(event) ?? 'unknown')
-    } catch (error) {
-      const { msBeforeNext = 1e3 } = error as Partial<RateLimiterRes>
-      return sendProblem(event, new TooMuch('Too many requests from one place.', Math.ceil(msBeforeNext / 1e3)))
-    }
+  const { hosts, requestsInTenSeconds } = useRuntimeConfig(event)
+  try {
+    requireHost(event, String(hosts))
+    if (!event.path.startsWith('/api')) return undefined
+    setResponseHeaders(event, {
+      'cache-control': 'no-store',
+      'cross-origin-resource-policy': 'same-origin',
+      'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+      'referrer-policy': 'no-referrer',
+      'x-content-type-options': 'nosniff',
+    })
+    const most = Number(requestsInTenSeconds)
+    if (most > 0) await (limit ??= sharedLimit(database, most, SPAN))(addressOf(event))
+    requireOwnPage(event)
+    await requireAdmitted(event)
+    return undefined
+  } catch (error) {
+    return sendProblem(event, error)
   }
-  return undefined
 })

@@ -1,7 +1,10 @@
+import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { Workspace } from '../workspace/workspace'
 
 /** An offer as it was kept; rows are put in and read, never changed. */
 export interface StoredOffer {
+  /** Its row's: of two jobs whose devices chose the same identity, the second has its own. */
   id: string
   jobId: string
   number: number
@@ -22,15 +25,22 @@ export interface StoredAnswer {
 }
 
 /** The next number of a job's offers; other writers wait until the transaction ends. */
-export async function nextNumber(database: Knex, jobId: string): Promise<number> {
-  await database('job').where({ id: jobId }).forUpdate().first('id')
-  const row = await database('offer').where({ job_id: jobId }).max({ last: 'number' }).first()
+export async function nextNumber(workspace: Workspace, jobId: string): Promise<number> {
+  await workspace.database('job').where({ id: jobId, workspace: workspace.id }).forUpdate().first('id')
+  const row = await workspace.database('offer').where({ job_id: jobId }).max({ last: 'number' }).first()
   return Number(row?.last ?? 0) + 1
 }
 
-export async function insertOffer(database: Knex, offer: StoredOffer): Promise<void> {
-  await database('offer').insert({
-    id: offer.id,
+/**
+ * Where another job's offer has this identity, it goes under one of its own: that there is another says nothing.
+ *
+ * @returns the row's identity
+ */
+export async function insertOffer(workspace: Workspace, offer: StoredOffer): Promise<string> {
+  const others = await workspace.database('offer').where({ id: offer.id }).first('id')
+  const id = others ? ownKey(offer.jobId, offer.id) : offer.id
+  await workspace.database('offer').insert({
+    id,
     job_id: offer.jobId,
     number: offer.number,
     document: offer.text,
@@ -39,10 +49,13 @@ export async function insertOffer(database: Knex, offer: StoredOffer): Promise<v
     valid_until: offer.validUntil,
     made_at: offer.madeAt,
   })
+  return id
 }
+const ownKey = (jobId: string, id: string) => createHash('sha256').update(`${jobId}/${id}`).digest('hex')
 
 /** All but the bytes of the page. */
 const HEAD = ['id', 'job_id', 'number', 'document', 'checksum', 'made_at'] as const
+const HEAD_COLUMNS = HEAD.map((column) => `offer.${column}`)
 export type OfferHead = Omit<StoredOffer, 'pdf' | 'validUntil'>
 const headOf = (row: Record<string, unknown>): OfferHead => ({
   id: row.id as string,
@@ -52,45 +65,46 @@ const headOf = (row: Record<string, unknown>): OfferHead => ({
   checksum: row.checksum as string,
   madeAt: row.made_at as Date,
 })
+/** Offers of this workspace's jobs alone. */
+const ours = (workspace: Workspace) =>
+  workspace.database('offer').join('job', 'job.id', 'offer.job_id').where({ workspace: workspace.id })
 
-export async function findOffer(database: Knex, id: string): Promise<OfferHead | undefined> {
-  const row = await database('offer')
-    .where({ id })
-    .first(...HEAD)
+export async function findOffer(workspace: Workspace, jobId: string, id: string): Promise<OfferHead | undefined> {
+  const row = await ours(workspace)
+    .andWhere({ job_id: jobId })
+    .whereIn('offer.id', [id, ownKey(jobId, id)])
+    .first(HEAD_COLUMNS)
   return row && headOf(row)
 }
 
 /** The last first. */
-export async function offersOf(database: Knex, jobId: string): Promise<OfferHead[]> {
-  const rows = await database('offer')
-    .where({ job_id: jobId })
-    .orderBy('number', 'desc')
-    .select(...HEAD)
+export async function offersOf(workspace: Workspace, jobId: string): Promise<OfferHead[]> {
+  const rows = await ours(workspace).andWhere({ job_id: jobId }).orderBy('number', 'desc').select(HEAD_COLUMNS)
   return rows.map(headOf)
 }
 
 /** The newest offer of each job that is there, the last made first. */
-export async function newestOffers(database: Knex, limit: number): Promise<OfferHead[]> {
-  const newest = database('offer').select('job_id').max({ number: 'number' }).groupBy('job_id').as('newest')
-  const rows = await database('offer')
+export async function newestOffers(workspace: Workspace, limit: number): Promise<OfferHead[]> {
+  const newest = ours(workspace).select('job_id').max({ number: 'number' }).groupBy('job_id').as('newest')
+  const rows = await ours(workspace)
     .join(newest, (on) => on.on('newest.job_id', 'offer.job_id').andOn('newest.number', 'offer.number'))
-    .join('job', 'job.id', 'offer.job_id')
     .whereNull('job.deleted_at')
     .orderBy('offer.made_at', 'desc')
     .limit(limit)
-    .select(HEAD.map((column) => `offer.${column}`))
+    .select(HEAD_COLUMNS)
   return rows.map(headOf)
 }
 
-export async function readPdf(database: Knex, id: string): Promise<Buffer> {
-  return (await database('offer').where({ id }).first('pdf')).pdf as Buffer
+/** @param id of its row */
+export async function readPdf(workspace: Workspace, id: string): Promise<Buffer> {
+  return (await ours(workspace).andWhere({ 'offer.id': id }).first('pdf')).pdf as Buffer
 }
 
 export async function insertLink(
-  database: Knex,
+  workspace: Workspace,
   link: { hash: string; offerId: string; madeAt: Date; expiresAt: Date },
 ): Promise<void> {
-  await database('offer_link').insert({
+  await workspace.database('offer_link').insert({
     hash: link.hash,
     offer_id: link.offerId,
     made_at: link.madeAt,
@@ -98,17 +112,43 @@ export async function insertLink(
   })
 }
 
-export async function findLink(database: Knex, hash: string, now: Date): Promise<string | undefined> {
-  const row = await database('offer_link').where({ hash }).andWhere('expires_at', '>', now).first('offer_id')
-  return row?.offer_id as string | undefined
+/** Takes back every link to an offer. @returns how many there were */
+export async function revokeLinks(workspace: Workspace, id: string, now: Date): Promise<number> {
+  return workspace
+    .database('offer_link')
+    .where({ offer_id: id })
+    .whereNull('revoked_at')
+    .whereIn('offer_id', ours(workspace).andWhere({ 'offer.id': id }).select('offer.id'))
+    .update({ revoked_at: now })
+}
+
+/** What a link leads to, and in whose workspace: the link itself is the right to see it. */
+export async function findLink(
+  database: Knex,
+  hash: string,
+  now: Date,
+): Promise<{ workspace: string; offer: OfferHead } | undefined> {
+  const row = await database('offer_link')
+    .join('offer', 'offer.id', 'offer_link.offer_id')
+    .join('job', 'job.id', 'offer.job_id')
+    .where({ hash })
+    .andWhere('expires_at', '>', now)
+    .whereNull('revoked_at')
+    .first('workspace', ...HEAD_COLUMNS)
+  return row && { workspace: row.workspace, offer: headOf(row) }
 }
 
 /** @returns false where somebody has answered before */
-export async function insertAnswer(database: Knex, offerId: string, answer: StoredAnswer, now: Date): Promise<boolean> {
-  const [result] = await database.raw(
+export async function insertAnswer(
+  workspace: Workspace,
+  id: string,
+  answer: StoredAnswer,
+  now: Date,
+): Promise<boolean> {
+  const [result] = await workspace.database.raw(
     'insert ignore into offer_answer (offer_id, is_accepted, option_name, name, seen_checksum, way, answered_at, received_at) values (?, ?, ?, ?, ?, ?, ?, ?)',
     [
-      offerId,
+      id,
       answer.isAccepted,
       answer.option ?? null,
       answer.name,
@@ -121,8 +161,14 @@ export async function insertAnswer(database: Knex, offerId: string, answer: Stor
   return result.affectedRows === 1
 }
 
-export async function answersOf(database: Knex, offerIds: readonly string[]): Promise<Map<string, StoredAnswer>> {
-  const rows = await database('offer_answer').whereIn('offer_id', [...offerIds])
+/** Answers by the identity of the offer's row. */
+export async function answersOf(workspace: Workspace, ids: readonly string[]): Promise<Map<string, StoredAnswer>> {
+  const rows = await workspace.database('offer_answer').whereIn(
+    'offer_id',
+    ours(workspace)
+      .whereIn('offer.id', [...ids])
+      .select('offer.id'),
+  )
   return new Map(
     rows.map((row) => [
       row.offer_id as string,

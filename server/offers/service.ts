@@ -9,6 +9,7 @@ import { offerPages } from '../../core/offer/offerSheet'
 import type { KeptOffer, OfferLink, OfferPage, OfferWatch } from '../../shared/contract'
 import { NotFound, Taken } from '../http/failures'
 import { requireJob } from '../jobs/service'
+import { together, type Workspace } from '../workspace/workspace'
 import { pdfOfPages } from '../../paper/pdf'
 import * as offers from './repository'
 
@@ -23,18 +24,18 @@ const LINK_STANDS = 30 * 24 * 3600e3
  * @throws NotFound for an unknown job
  * @throws Taken for another offer under the same identity
  */
-export async function keepOffer(database: Knex, jobId: string, draft: OfferDraft): Promise<KeptOffer> {
-  await requireJob(database, jobId)
-  return database.transaction(async (transaction) => {
-    const number = await offers.nextNumber(transaction, jobId)
-    const there = await offers.findOffer(transaction, draft.id)
+export async function keepOffer(workspace: Workspace, jobId: string, draft: OfferDraft): Promise<KeptOffer> {
+  await requireJob(workspace, jobId)
+  return together(workspace, async (inside) => {
+    const number = await offers.nextNumber(inside, jobId)
+    const there = await offers.findOffer(inside, jobId, draft.id)
     if (there) {
       const { number: its, ...same } = JSON.parse(there.text) as Offer
-      if (there.jobId !== jobId || JSON.stringify(same) !== JSON.stringify(draft))
+      if (JSON.stringify(same) !== JSON.stringify(draft))
         throw new Taken(`Another offer is there under the identity "${draft.id}".`)
       return keptOf({ ...there, number: its }, undefined, new Date())
     }
-    const [before] = await offers.offersOf(transaction, jobId)
+    const [before] = await offers.offersOf(inside, jobId)
     const offer: Offer = { ...draft, number }
     const changes = before ? offerChanges(JSON.parse(before.text) as Offer, offer) : []
     const pdf = await pdfOfPages(offerPages(offer, changes), A4, `${offer.job}: offer ${number}`)
@@ -48,17 +49,17 @@ export async function keepOffer(database: Knex, jobId: string, draft: OfferDraft
       validUntil: draft.validUntil,
       madeAt: new Date(draft.madeAt),
     }
-    await offers.insertOffer(transaction, stored)
+    await offers.insertOffer(inside, stored)
     return keptOf(stored, undefined, new Date())
   })
 }
 
 /** Offers of a job, the last first: the newest stands, those before it are replaced. */
-export async function readOffers(database: Knex, jobId: string, now = new Date()): Promise<KeptOffer[]> {
-  await requireJob(database, jobId)
-  const rows = await offers.offersOf(database, jobId)
+export async function readOffers(workspace: Workspace, jobId: string, now = new Date()): Promise<KeptOffer[]> {
+  await requireJob(workspace, jobId)
+  const rows = await offers.offersOf(workspace, jobId)
   const answers = await offers.answersOf(
-    database,
+    workspace,
     rows.map(({ id }) => id),
   )
   return rows.map((row, i) => keptOf(row, answers.get(row.id), now, i > 0))
@@ -92,10 +93,10 @@ const WATCHED = 200
 const ANSWER_IS_NEWS = 14 * 24 * 3600e3
 
 /** Offers that somebody waits for, or that were answered lately; those that are over last. */
-export async function readOfferWatch(database: Knex, now = new Date()): Promise<OfferWatch> {
-  const rows = await offers.newestOffers(database, WATCHED)
+export async function readOfferWatch(workspace: Workspace, now = new Date()): Promise<OfferWatch> {
+  const rows = await offers.newestOffers(workspace, WATCHED)
   const answers = await offers.answersOf(
-    database,
+    workspace,
     rows.map(({ id }) => id),
   )
   const watched = rows.map((row) => ({ jobId: row.jobId, ...keptOf(row, answers.get(row.id), now) }))
@@ -114,42 +115,62 @@ export async function readOfferWatch(database: Knex, now = new Date()): Promise<
   }
 }
 
-async function offerOfJob(database: Knex, jobId: string, id: string): Promise<offers.OfferHead> {
-  const found = await offers.findOffer(database, id)
-  if (!found || found.jobId !== jobId) throw new NotFound('offer', id)
+async function offerOfJob(workspace: Workspace, jobId: string, id: string): Promise<offers.OfferHead> {
+  const found = await offers.findOffer(workspace, jobId, id)
+  if (!found) throw new NotFound('offer', id)
   return found
 }
 
-export async function readOfferPdf(database: Knex, jobId: string, id: string): Promise<Buffer> {
-  return offers.readPdf(database, (await offerOfJob(database, jobId, id)).id)
+export async function readOfferPdf(workspace: Workspace, jobId: string, id: string): Promise<Buffer> {
+  return offers.readPdf(workspace, (await offerOfJob(workspace, jobId, id)).id)
 }
 
 /** A way for the customer to this one offer: it is shown once, and only its hash is kept. */
-export async function makeLink(database: Knex, jobId: string, id: string, now = new Date()): Promise<OfferLink> {
-  const { id: offerId } = await offerOfJob(database, jobId, id)
+export async function makeLink(workspace: Workspace, jobId: string, id: string, now = new Date()): Promise<OfferLink> {
+  const found = await offerOfJob(workspace, jobId, id)
   const token = randomBytes(16).toString('base64url')
   const expiresAt = new Date(now.getTime() + LINK_STANDS)
-  await offers.insertLink(database, { hash: hashOf(token), offerId, madeAt: now, expiresAt })
-  return { offer: offerId, token, expiresAt: expiresAt.toISOString() }
+  await offers.insertLink(workspace, { hash: hashOf(token), offerId: found.id, madeAt: now, expiresAt })
+  return { offer: id, token, expiresAt: expiresAt.toISOString() }
 }
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
 
-/** @throws NotFound for a link that never was, or is over */
-async function byLink(database: Knex, token: string, now: Date): Promise<offers.OfferHead> {
-  const id = await offers.findLink(database, hashOf(token), now)
-  const found = id === undefined ? undefined : await offers.findOffer(database, id)
-  if (!found) throw new NotFound('offer', token.slice(0, 4))
-  return found
+/** Takes back the customer's ways to an offer: whoever has one finds nothing there any more. */
+export async function takeBackLinks(
+  workspace: Workspace,
+  jobId: string,
+  id: string,
+  now = new Date(),
+): Promise<number> {
+  return offers.revokeLinks(workspace, (await offerOfJob(workspace, jobId, id)).id, now)
 }
+
+/**
+ * What a link opens: one offer, in the workspace that made it.
+ *
+ * @throws NotFound for a link that never was, is over, or was taken back
+ */
+async function byLink(
+  database: Knex,
+  token: string,
+  now: Date,
+): Promise<{ workspace: Workspace; offer: offers.OfferHead }> {
+  const found = await offers.findLink(database, hashOf(token), now)
+  if (!found) throw new NotFound('offer', token.slice(0, 4))
+  return { offer: found.offer, workspace: { id: found.workspace, database } }
+}
+const identityOf = ({ text }: offers.OfferHead) => (JSON.parse(text) as Offer).id
 
 /** What a customer sees: this offer, and whether another one took its place. */
 export async function readByLink(database: Knex, token: string, now = new Date()): Promise<OfferPage> {
-  const { id, jobId } = await byLink(database, token, now)
-  return (await readOffers(database, jobId, now)).find(({ offer }) => offer.id === id)!
+  const { workspace, offer } = await byLink(database, token, now)
+  const id = identityOf(offer)
+  return (await readOffers(workspace, offer.jobId, now)).find((each) => each.offer.id === id)!
 }
 
 export async function readPdfByLink(database: Knex, token: string, now = new Date()): Promise<Buffer> {
-  return offers.readPdf(database, (await byLink(database, token, now)).id)
+  const { workspace, offer } = await byLink(database, token, now)
+  return offers.readPdf(workspace, offer.id)
 }
 
 export async function answerByLink(
@@ -158,8 +179,9 @@ export async function answerByLink(
   answer: OfferAnswer,
   now = new Date(),
 ): Promise<KeptOffer> {
-  const { id, jobId } = await byLink(database, token, now)
-  return answerOffer(database, jobId, id, { ...answer, way: 'link', at: now.toISOString() }, now)
+  const { workspace, offer } = await byLink(database, token, now)
+  const said = { ...answer, way: 'link' as const, at: now.toISOString() }
+  return answerOffer(workspace, offer.jobId, identityOf(offer), said, now)
 }
 
 /**
@@ -169,14 +191,14 @@ export async function answerByLink(
  * @throws Taken where it was answered otherwise before
  */
 export async function answerOffer(
-  database: Knex,
+  workspace: Workspace,
   jobId: string,
   id: string,
   answer: OfferAnswer,
   now = new Date(),
 ): Promise<KeptOffer> {
-  await offerOfJob(database, jobId, id)
-  const kept = (await readOffers(database, jobId, now)).find(({ offer }) => offer.id === id)!
+  const head = await offerOfJob(workspace, jobId, id)
+  const kept = (await readOffers(workspace, jobId, now)).find(({ offer }) => offer.id === id)!
   if (kept.answer) {
     const same = kept.answer.isAccepted === answer.isAccepted && kept.answer.option === answer.option
     if (!same) throw new Taken(`${kept.answer.name} has answered this offer before.`)
@@ -185,8 +207,8 @@ export async function answerOffer(
   requireAnswerable(kept, answer)
   const { isAccepted, option, name, checksum, way, at } = answer
   await offers.insertAnswer(
-    database,
-    id,
+    workspace,
+    head.id,
     {
       isAccepted,
       ...(option === undefined ? {} : { option }),
@@ -197,7 +219,7 @@ export async function answerOffer(
     },
     now,
   )
-  return (await readOffers(database, jobId, now)).find(({ offer }) => offer.id === id)!
+  return (await readOffers(workspace, jobId, now)).find(({ offer }) => offer.id === id)!
 }
 
 function requireAnswerable({ offer, checksum, state }: KeptOffer, answer: OfferAnswer): void {

@@ -1,4 +1,4 @@
-import type { Knex } from 'knex'
+import type { Workspace } from '../workspace/workspace'
 
 export interface StoredPhotograph {
   mediaType: string
@@ -12,13 +12,14 @@ export interface StoredPhotograph {
 
 /** Stores a picture under its job; one that is there already stays as it is. */
 export async function insertPhotograph(
-  database: Knex,
+  workspace: Workspace,
   jobId: string,
   id: string,
   { mediaType, pixelWidth, pixelHeight, checksum, sentChecksum, data }: StoredPhotograph,
   now: Date,
 ): Promise<void> {
-  await database('photograph')
+  await workspace
+    .database('photograph')
     .insert({
       job_id: jobId,
       id,
@@ -34,8 +35,16 @@ export async function insertPhotograph(
     .ignore()
 }
 
-export async function findPhotograph(database: Knex, jobId: string, id: string): Promise<StoredPhotograph | undefined> {
-  const row = await database('photograph').where({ job_id: jobId, id }).first()
+export async function findPhotograph(
+  workspace: Workspace,
+  jobId: string,
+  id: string,
+): Promise<StoredPhotograph | undefined> {
+  const row = await workspace
+    .database('photograph')
+    .join('job', 'job.id', 'photograph.job_id')
+    .where({ job_id: jobId, 'photograph.id': id, workspace: workspace.id })
+    .first('photograph.*')
   return (
     row && {
       mediaType: row.media_type,

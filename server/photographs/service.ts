@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { Knex } from 'knex'
+import type { Workspace } from '../workspace/workspace'
 import sharp from 'sharp'
 import { InputError } from '../../core/errors'
 import type { PictureAnswer } from '../../shared/contract'
@@ -29,15 +29,15 @@ const turn = turns(2, 40)
  * @throws Taken when another picture is there under this identity
  */
 export async function storePhotograph(
-  database: Knex,
+  workspace: Workspace,
   jobId: string,
   id: string,
   original: Buffer,
 ): Promise<PictureAnswer> {
-  await requireJob(database, jobId)
+  await requireJob(workspace, jobId)
   const sentChecksum = createHash('sha256').update(original).digest('hex')
-  const known = await findPhotograph(database, jobId, id)
-  const stored = known ?? (await storeNew(database, jobId, id, original, sentChecksum))
+  const known = await findPhotograph(workspace, jobId, id)
+  const stored = known ?? (await storeNew(workspace, jobId, id, original, sentChecksum))
   if ((stored.sentChecksum ?? sentChecksum) !== sentChecksum)
     throw new Taken(`Another picture is there under the identity "${id}".`)
   const { mediaType, pixelWidth, pixelHeight, checksum } = stored
@@ -45,20 +45,20 @@ export async function storePhotograph(
 }
 
 async function storeNew(
-  database: Knex,
+  workspace: Workspace,
   jobId: string,
   id: string,
   original: Buffer,
   sentChecksum: string,
 ): Promise<StoredPhotograph> {
   const picture = { ...(await turn(() => upright(original))), sentChecksum }
-  await insertPhotograph(database, jobId, id, picture, new Date())
+  await insertPhotograph(workspace, jobId, id, picture, new Date())
   // The one that came first stands, where two came at once.
-  return readPhotograph(database, jobId, id)
+  return readPhotograph(workspace, jobId, id)
 }
 
-export async function readPhotograph(database: Knex, jobId: string, id: string): Promise<StoredPhotograph> {
-  const found = await findPhotograph(database, jobId, id)
+export async function readPhotograph(workspace: Workspace, jobId: string, id: string): Promise<StoredPhotograph> {
+  const found = await findPhotograph(workspace, jobId, id)
   if (!found) throw new NotFound('photograph', id)
   return found
 }

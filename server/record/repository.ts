@@ -1,4 +1,4 @@
-import type { Knex } from 'knex'
+import { together, type Workspace } from '../workspace/workspace'
 import type { JobSummary } from '../../core/document/summary'
 import type { Lesson } from '../../core/record/lessons'
 
@@ -12,8 +12,10 @@ export interface DueJob {
 }
 
 /** Jobs with a visit that is due before a moment, or posts to be looked at after a storm; the first due first. */
-export async function dueJobs(database: Knex, before: Date, limit: number): Promise<DueJob[]> {
-  const rows = await database('job')
+export async function dueJobs(workspace: Workspace, before: Date, limit: number): Promise<DueJob[]> {
+  const rows = await workspace
+    .database('job')
+    .where({ workspace: workspace.id })
     .whereNull('deleted_at')
     .where((either) => void either.where('visit_due', '<', before).orWhere({ is_watched: true }))
     .orderByRaw('visit_due is null, visit_due, id')
@@ -27,9 +29,10 @@ export async function dueJobs(database: Knex, before: Date, limit: number): Prom
 }
 
 /** Jobs that have gone on since their lessons were drawn. */
-export async function untaughtJobs(database: Knex, limit: number): Promise<{ id: string; version: number }[]> {
-  return database('job')
-    .where({ teaches: true })
+export async function untaughtJobs(workspace: Workspace, limit: number): Promise<{ id: string; version: number }[]> {
+  return workspace
+    .database('job')
+    .where({ workspace: workspace.id, teaches: true })
     .whereNull('deleted_at')
     .whereRaw('taught_version < kept_version')
     .orderBy('updated_at', 'desc')
@@ -39,28 +42,31 @@ export async function untaughtJobs(database: Knex, limit: number): Promise<{ id:
 
 /** Writes what a version of a job teaches in the place of what was drawn from it before. */
 export async function writeLessons(
-  database: Knex,
+  workspace: Workspace,
   jobId: string,
   version: number,
   lessons: readonly Lesson[],
 ): Promise<void> {
-  await database.transaction(async (transaction) => {
-    await transaction('lesson').where({ job_id: jobId }).delete()
+  await together(workspace, async (inside) => {
+    await inside.database('lesson').where({ job_id: jobId }).delete()
     const rows = lessons.map((lesson, number) => ({
       job_id: jobId,
+      workspace: workspace.id,
       number,
       kind: lesson.kind,
       at: new Date(lesson.at),
       value: JSON.stringify(lesson),
     }))
-    if (rows.length > 0) await transaction.batchInsert('lesson', rows, 500)
-    await transaction('job').where({ id: jobId }).update({ taught_version: version })
+    if (rows.length > 0) await inside.database.batchInsert('lesson', rows, 500)
+    await inside.database('job').where({ id: jobId, workspace: workspace.id }).update({ taught_version: version })
   })
 }
 
 /** Newest first; those of deleted jobs count on: what was dug was dug. */
-export async function newestLessons(database: Knex, limit: number): Promise<Lesson[]> {
-  const rows = await database('lesson')
+export async function newestLessons(workspace: Workspace, limit: number): Promise<Lesson[]> {
+  const rows = await workspace
+    .database('lesson')
+    .where({ workspace: workspace.id })
     .orderBy([{ column: 'at', order: 'desc' }, { column: 'job_id' }, { column: 'number' }])
     .limit(limit)
     .select('value')

@@ -1,4 +1,4 @@
-import type { Knex } from 'knex'
+import type { Workspace } from '../workspace/workspace'
 import { afterStorm, type FeltGust } from '../../core/record/visits'
 import type { Lesson } from '../../core/record/lessons'
 import { gustOfReturnPeriod } from '../../core/wind/returnPeriod'
@@ -23,9 +23,9 @@ const DRAWN = 40
 const LESSONS = 5_000
 
 /** Jobs that somebody should go back to, the first due first. */
-export async function readVisitWatch(database: Knex, now: Date): Promise<VisitWatch> {
-  await bringUp(database)
-  const jobs = await record.dueJobs(database, new Date(now.getTime() + TOLD_AHEAD), WATCHED)
+export async function readVisitWatch(workspace: Workspace, now: Date): Promise<VisitWatch> {
+  await bringUp(workspace)
+  const jobs = await record.dueJobs(workspace, new Date(now.getTime() + TOLD_AHEAD), WATCHED)
   const gusts = await gustsOf(jobs, now)
   const visits = jobs.flatMap(({ id, name, place, summary }): WatchedVisit[] => {
     const due = (summary.visits ?? []).filter((visit) => visit.due < now.getTime() + TOLD_AHEAD)
@@ -64,16 +64,16 @@ async function gustsOf(jobs: readonly record.DueJob[], now: Date): Promise<Map<s
  *
  * @param person whose own pace is told by name; of others there is no name
  */
-export async function readLessons(database: Knex, person?: string): Promise<LessonsAnswer> {
-  await bringUp(database)
-  const { own } = await tablesHere(database)
+export async function readLessons(workspace: Workspace, person?: string): Promise<LessonsAnswer> {
+  await bringUp(workspace)
+  const { own } = await tablesHere(workspace)
   // What was learnt before would unlearn itself: drawn with what is shipped of these two.
   const { learnt: _figures, counted: _causes, ...without } = own
-  for (const { id } of await record.untaughtJobs(database, DRAWN)) {
-    const { document, version } = await readStoredJob(database, id)
-    await record.writeLessons(database, id, version, await inPool('lessonsOf', document, without))
+  for (const { id } of await record.untaughtJobs(workspace, DRAWN)) {
+    const { document, version } = await readStoredJob(workspace, id)
+    await record.writeLessons(workspace, id, version, await inPool('lessonsOf', document, without))
   }
-  const lessons = await record.newestLessons(database, LESSONS)
+  const lessons = await record.newestLessons(workspace, LESSONS)
   return { lessons: lessons.map((lesson) => nameless(lesson, person)) }
 }
 

@@ -1,4 +1,4 @@
-import type { Knex } from 'knex'
+import type { Workspace } from '../workspace/workspace'
 
 export interface PlacedJob {
   id: string
@@ -8,8 +8,10 @@ export interface PlacedJob {
 }
 
 /** Jobs that say for which station their weather is forecast, those written last first. */
-export async function placedJobs(database: Knex, limit: number): Promise<PlacedJob[]> {
-  return database('job')
+export async function placedJobs(workspace: Workspace, limit: number): Promise<PlacedJob[]> {
+  return workspace
+    .database('job')
+    .where({ workspace: workspace.id })
     .whereNotNull('place')
     .whereNull('deleted_at')
     .orderBy([

@@ -1,4 +1,4 @@
-import type { Knex } from 'knex'
+import type { Workspace } from '../workspace/workspace'
 import { stormWatch, type ExposedPost } from '../../core/storm/watch'
 import { HOUR_MS } from '../../core/weather/forecast'
 import type { StormAnswer, StormJob } from '../../shared/contract'
@@ -26,12 +26,12 @@ const known = new Map<string, ExposedPost[]>()
  * @param mood for trying
  */
 export async function readStormWatch(
-  database: Knex,
+  workspace: Workspace,
   now: Date,
   mood: string | undefined,
   isForTrying: boolean,
 ): Promise<StormAnswer> {
-  const [jobs, here] = await Promise.all([placedJobs(database, WATCHED), tablesHere(database)])
+  const [jobs, here] = await Promise.all([placedJobs(workspace, WATCHED), tablesHere(workspace)])
   const from = new Date(now.getTime() - BACK * HOUR_MS).toISOString()
   const places = [...new Set(jobs.map(({ place }) => place))]
   const forecasts = new Map(
@@ -45,7 +45,7 @@ export async function readStormWatch(
   const found: StormJob[] = []
   for (const { id, name, version, place } of jobs) {
     const posts = stormWatch(
-      await exposed(database, id, version, here),
+      await exposed(workspace, id, version, here),
       forecasts.get(place)!,
       now.getTime(),
       here.tables,
@@ -55,11 +55,11 @@ export async function readStormWatch(
   return { jobs: found.sort((a, b) => b.posts[0]!.chance - a.posts[0]!.chance) }
 }
 
-async function exposed(database: Knex, id: string, version: number, here: Here): Promise<ExposedPost[]> {
+async function exposed(workspace: Workspace, id: string, version: number, here: Here): Promise<ExposedPost[]> {
   const key = `${id} ${version} ${here.version}`
   const before = known.get(key)
   if (before) return before
-  const { document } = await readStoredJob(database, id)
+  const { document } = await readStoredJob(workspace, id)
   const fresh = await inPool('exposedPosts', document, here.own)
   known.set(key, fresh)
   if (known.size > KEPT) known.delete(known.keys().next().value!)

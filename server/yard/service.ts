@@ -1,4 +1,4 @@
-import type { Knex } from 'knex'
+import { together, type Workspace } from '../workspace/workspace'
 import type { Tables } from '../../core/tables/tables'
 import { applyChanges } from '../../core/yard/apply'
 import type { YardBatch } from '../../core/yard/change'
@@ -8,13 +8,11 @@ import { shippedYard, YARD_TABLES } from '../../data/yard'
 import type { YardAnswer, YardApplied, YardHistoryPage } from '../../shared/contract'
 import * as yard from './repository'
 
-/** The one workspace that there is. */
-const HOME = 'home'
 const HISTORY_PAGE = 100
 
-export async function readYard(database: Knex): Promise<YardAnswer> {
-  const version = await yard.yardVersion(database, HOME)
-  return { version, own: version === 0 ? {} : await yard.readOwnRows(database, HOME) }
+export async function readYard(workspace: Workspace): Promise<YardAnswer> {
+  const version = await yard.yardVersion(workspace)
+  return { version, own: version === 0 ? {} : await yard.readOwnRows(workspace) }
 }
 
 /**
@@ -22,26 +20,29 @@ export async function readYard(database: Knex): Promise<YardAnswer> {
  *
  * @throws InputError when a row would not be valid; nothing is written then
  */
-export async function changeYard(database: Knex, batch: YardBatch): Promise<YardApplied> {
-  return database.transaction(async (transaction): Promise<YardApplied> => {
-    await yard.lockYard(transaction, HOME)
-    const version = (await yard.yardVersion(transaction, HOME)) + 1
-    const before = await yard.findEntry(transaction, HOME, batch.id)
+export async function changeYard(workspace: Workspace, batch: YardBatch): Promise<YardApplied> {
+  return together(workspace, async (inside): Promise<YardApplied> => {
+    await yard.lockYard(inside)
+    const version = (await yard.yardVersion(inside)) + 1
+    const before = await yard.findEntry(inside, batch.id)
     if (before) return { batch: batch.id, version: before.version, conflicts: before.conflicts }
-    const applied = applyChanges(await yard.readOwnRows(transaction, HOME), batch.changes, {
+    const applied = applyChanges(await yard.readOwnRows(inside), batch.changes, {
       shipped: shippedYard,
       tables: YARD_TABLES,
     })
-    await yard.writeRows(transaction, HOME, applied.own, applied.made)
+    await yard.writeRows(inside, applied.own, applied.made)
     const { made: changes, conflicts } = applied
-    await yard.insertEntry(transaction, HOME, batch, { version, changes, conflicts, madeAt: new Date() })
+    await yard.insertEntry(inside, batch, { version, changes, conflicts, madeAt: new Date() })
     return { batch: batch.id, version, conflicts }
   })
 }
 
 /** A page of what was changed, the last first. */
-export async function readYardHistory(database: Knex, before = Number.MAX_SAFE_INTEGER): Promise<YardHistoryPage> {
-  const rows = await yard.entriesBefore(database, HOME, before, HISTORY_PAGE + 1)
+export async function readYardHistory(
+  workspace: Workspace,
+  before = Number.MAX_SAFE_INTEGER,
+): Promise<YardHistoryPage> {
+  const rows = await yard.entriesBefore(workspace, before, HISTORY_PAGE + 1)
   const page = rows.slice(0, HISTORY_PAGE)
   return {
     entries: page.map(({ madeAt, conflicts: _aside, ...entry }) => ({ ...entry, madeAt: madeAt.toISOString() })),
@@ -55,22 +56,30 @@ interface Here {
   tables: Tables
 }
 
-/** Rows by the version that they belong to: a version is always the same. A transaction speaks to the same database. */
-let known: (Here & { of: unknown }) | undefined
-const ofDatabase = (connection: Knex): (Here & { of: unknown }) | undefined =>
-  known?.of === databaseOf(connection) ? known : undefined
-const databaseOf = (connection: Knex): unknown => (connection.client as { config: unknown }).config
+/** Rows by the version that they belong to: a version is always the same. */
+const known = new WeakMap<object, Map<string, Here>>()
+/** Workspaces whose tables one server keeps at hand. */
+const KEPT = 200
+const ofDatabase = ({ database }: Workspace): Map<string, Here> => {
+  // A transaction speaks to the same database.
+  const key = (database.client as { config: object }).config
+  if (!known.has(key)) known.set(key, new Map())
+  return known.get(key)!
+}
 
 /** The tables as this server saw them last, without asking. */
-export const tablesKnown = (database: Knex): Tables => ofDatabase(database)?.tables ?? tables
+export const tablesKnown = (workspace: Workspace): Tables => ofDatabase(workspace).get(workspace.id)?.tables ?? tables
 
 /** The tables as they are here, and what the workspace has of its own in them. */
-export async function tablesHere(database: Knex): Promise<Here> {
-  const version = await yard.yardVersion(database, HOME)
-  const before = ofDatabase(database)
+export async function tablesHere(workspace: Workspace): Promise<Here> {
+  const version = await yard.yardVersion(workspace)
+  const kept = ofDatabase(workspace)
+  const before = kept.get(workspace.id)
   if (before?.version === version) return before
-  const own = version === 0 ? {} : await yard.readOwnRows(database, HOME)
-  const now = { of: databaseOf(database), version, own, tables: tablesWith(tables, own) }
-  known = now
+  const own = version === 0 ? {} : await yard.readOwnRows(workspace)
+  const now = { version, own, tables: tablesWith(tables, own) }
+  kept.delete(workspace.id)
+  kept.set(workspace.id, now)
+  if (kept.size > KEPT) kept.delete(kept.keys().next().value!)
   return now
 }

@@ -1,4 +1,4 @@
-import type { Knex } from 'knex'
+import type { Workspace } from '../../server/workspace/workspace'
 import { describe, expect, it } from 'vitest'
 import type { JobSession } from '~/job/session'
 import { Refusal, type Api } from '~/sync/api'
@@ -16,12 +16,12 @@ import type { FakeServer } from './fakeServer'
 
 /* Two people, eight hours without a signal, everything that can be done to a job; then both come home. */
 
-const { database } = ownDatabase('two_devices')
+const { workspace } = ownDatabase('two_devices')
 const EDITS_EACH = 1_000
 const HOURS = 8
 
 /** The real server as a device meets it, with a signal that can be switched off. */
-function serverOn(opened: () => Knex) {
+function serverOn(here: () => Workspace) {
   const signal = { away: false }
   async function asked<T>(work: () => Promise<T>): Promise<T> {
     if (signal.away) throw new Refusal(0, 'away')
@@ -35,10 +35,10 @@ function serverOn(opened: () => Knex) {
   const api: Pick<Api, 'readJob' | 'sendEdits' | 'sendPicture'> = {
     readJob: (id) =>
       asked(async () => {
-        const { version, document } = await readStoredJob(opened(), id)
+        const { version, document } = await readStoredJob(here(), id)
         return { id, version, job: document, updatedAt: '' }
       }),
-    sendEdits: (id, batch) => asked(() => applyBatch(opened(), id, batch)),
+    sendEdits: (id, batch) => asked(() => applyBatch(here(), id, batch)),
     sendPicture: () => Promise.reject(new Refusal(422, 'no pictures here')),
   }
   return { api, signal }
@@ -114,8 +114,8 @@ describe('two people for eight hours without a signal', () => {
     'have the same job afterwards, with every reading, and nothing refused is lost',
     { timeout: 300_000 },
     async () => {
-      const { api, signal } = serverOn(database)
-      const { id } = await importJob(database(), { ...jobOf(runOfPosts(12, 2.4)), name: 'Two people' })
+      const { api, signal } = serverOn(workspace)
+      const { id } = await importJob(workspace(), { ...jobOf(runOfPosts(12, 2.4)), name: 'Two people' })
       const devices = [newDevice({ api } as FakeServer), newDevice({ api } as FakeServer)]
       const sessions = await Promise.all(devices.map((device) => device.open(id)))
       for (const session of sessions) await session.refresh()
@@ -123,13 +123,13 @@ describe('two people for eight hours without a signal', () => {
       signal.away = true
       const made = await Promise.all(sessions.map((session, i) => work(session, ['anna', 'bert'][i]!, dice(20 + i))))
       expect(made.flat().length).toBeGreaterThan(500)
-      expect((await readStoredJob(database(), id)).version).toBe(1)
+      expect((await readStoredJob(workspace(), id)).version).toBe(1)
 
       signal.away = false
       await settled(devices)
       for (const session of sessions) await session.refresh()
 
-      const stored = await readStoredJob(database(), id)
+      const stored = await readStoredJob(workspace(), id)
       for (const [i, session] of sessions.entries()) {
         expect(session.saveSign.value, `device ${i}`).not.toBe('waiting')
         expect(session.job.value, `device ${i}`).toEqual(stored.document)
@@ -139,7 +139,7 @@ describe('two people for eight hours without a signal', () => {
 
       const history: Command[] = []
       for (let after: number | undefined = 0; after !== undefined; ) {
-        const page = await readHistory(database(), id, after)
+        const page = await readHistory(workspace(), id, after)
         history.push(...page.entries.flatMap(({ commands }) => commands))
         after = page.next
       }

@@ -15,40 +15,47 @@ import { changeYard, readYard } from '../../server/yard/service'
 import { someOffer } from '../support/someOffer'
 import { ownDatabase } from './ownDatabase'
 
-const { database } = ownDatabase('backup')
+const { database, workspace } = ownDatabase('backup')
 const folder = mkdtempSync(join(tmpdir(), 'vindex-backup-'))
 afterAll(() => rmSync(folder, { recursive: true }))
 const file = join(folder, 'one.backup')
 
 describe('a backup', () => {
   it('brings back jobs, edits, history and pictures to the last byte, and takes away what came after', async () => {
-    const { id } = await importJob(database(), demoJobs().at(-1), { madeBy: 'made-by-a-device' })
-    await applyBatch(database(), id, {
+    const { id } = await importJob(workspace(), demoJobs().at(-1), { madeBy: 'made-by-a-device' })
+    await applyBatch(workspace(), id, {
       id: 'edit-00001',
       version: 1,
       commands: [{ name: 'renameJob', value: 'Ä ½ 🙂' }],
     })
-    await storePhotograph(database(), id, 'picture-1', await sidewaysPhotograph())
-    await seedDemo(database())
+    await storePhotograph(workspace(), id, 'picture-1', await sidewaysPhotograph())
+    await seedDemo(workspace())
     const price = { table: 'catalogue', key: 'mix/cement', path: 'price', was: 680, value: 700 }
-    await changeYard(database(), { id: 'change-00001', changes: [price] })
-    const { offer, checksum } = await keepOffer(database(), id, someOffer())
+    await changeYard(workspace(), { id: 'change-00001', changes: [price] })
+    const { offer, checksum } = await keepOffer(workspace(), id, someOffer())
     const no = { isAccepted: false, name: 'Rowan', checksum, way: 'device', at: '2026-11-24T12:00:00Z' } as const
-    await answerOffer(database(), id, offer.id, no)
-    const { token } = await makeLink(database(), id, offer.id)
+    await answerOffer(workspace(), id, offer.id, no)
+    const { token } = await makeLink(workspace(), id, offer.id)
     const all = async () => ({
-      yard: await readYard(database()),
-      offers: await readOffers(database(), id),
+      yard: await readYard(workspace()),
+      offers: await readOffers(workspace(), id),
       page: await readPdfByLink(database(), token),
-      job: await readStoredJob(database(), id),
-      history: await readHistory(database(), id),
-      picture: await readPhotograph(database(), id, 'picture-1'),
-      list: await listJobs(database()),
+      job: await readStoredJob(workspace(), id),
+      history: await readHistory(workspace(), id),
+      picture: await readPhotograph(workspace(), id, 'picture-1'),
+      list: await listJobs(workspace()),
     })
     const before = await all()
-    await readLessons(database())
+    await readLessons(workspace())
     const counts = await backup(database(), file)
     expect(counts).toEqual({
+      workspace: 1,
+      person: 0,
+      sign_in: 0,
+      passkey: 0,
+      once: 0,
+      audit: 0,
+      job_seen: 0,
       job: demoJobs().length + 1,
       job_history: 1,
       photograph: 1,
@@ -62,23 +69,23 @@ describe('a backup', () => {
       offer_answer: 1,
     })
 
-    await applyBatch(database(), id, {
+    await applyBatch(workspace(), id, {
       id: 'edit-00002',
       version: 2,
       commands: [{ name: 'renameJob', value: 'Spoilt' }],
     })
-    await importJob(database(), demoJobs()[0])
+    await importJob(workspace(), demoJobs()[0])
     await database()('photograph').delete()
-    await changeYard(database(), { id: 'change-00002', changes: [{ ...price, was: 700, value: 1 }] })
+    await changeYard(workspace(), { id: 'change-00002', changes: [{ ...price, was: 700, value: 1 }] })
     expect(await restore(database(), file)).toEqual(counts)
     expect(await all()).toEqual(before)
     // The demo jobs do not come a second time, nor does a job that is asked for again.
-    await seedDemo(database())
-    expect((await importJob(database(), demoJobs()[0], { madeBy: 'made-by-a-device' })).id).toBe(id)
+    await seedDemo(workspace())
+    expect((await importJob(workspace(), demoJobs()[0], { madeBy: 'made-by-a-device' })).id).toBe(id)
   })
 
   it('that is none, is cut off or is of other tables changes nothing', async () => {
-    const before = await listJobs(database())
+    const before = await listJobs(workspace())
     const text = gunzipSync(readFileSync(file)).toString()
     const lines = text.split('\n')
     const header = JSON.parse(lines[0]!) as { migrations: string[] }
@@ -105,7 +112,7 @@ describe('a backup', () => {
     writeFileSync(join(folder, 'half'), readFileSync(file).subarray(0, -20))
     await expect(restore(database(), join(folder, 'half'))).rejects.toThrow('this backup is cut off')
     await expect(restore(database(), join(folder, 'not there'))).rejects.toThrow('no such file')
-    expect(await listJobs(database())).toEqual(before)
+    expect(await listJobs(workspace())).toEqual(before)
   })
 })
 

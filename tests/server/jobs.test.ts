@@ -24,7 +24,7 @@ import { sidewaysPhotograph } from '../support/pictures'
 import { connect, migrate } from '../../database/connect'
 import { ownDatabase } from './ownDatabase'
 
-const { database, url } = ownDatabase('jobs')
+const { database, workspace, url } = ownDatabase('jobs')
 const [longBank] = demoJobs()
 const bankSide = demoJobs().at(-1)!
 
@@ -32,26 +32,26 @@ const reading = (key: string, value: unknown): Command =>
   ({ name: 'setReading', line: 'B', post: 'B7', key, value }) as Command
 let counter = 0
 const batch = (version: number, ...commands: Command[]) => ({ id: `batch-${++counter}-x`, version, commands })
-const newBankSide = async () => (await importJob(database(), bankSide)).id
+const newBankSide = async () => (await importJob(workspace(), bankSide)).id
 const count = async () => Number((await database()('job').count({ of: '*' }))[0]!.of)
-const b7 = async (id: string) => (await readStoredJob(database(), id)).document.lines[0]!.posts[6]!
+const b7 = async (id: string) => (await readStoredJob(workspace(), id)).document.lines[0]!.posts[6]!
 
 describe('jobs in the database', () => {
   it('come back as they went in, unknown keys and all', async () => {
     const document = { ...longBank, 'x-note': { kept: ['ä', '½', 1e-9] } }
-    const { id } = await importJob(database(), document)
-    expect((await readStoredJob(database(), id)).document).toEqual(document)
+    const { id } = await importJob(workspace(), document)
+    expect((await readStoredJob(workspace(), id)).document).toEqual(document)
   })
 
   it('are listed with their lines, newest first', async () => {
-    const { id } = await importJob(database(), newJob({ name: 'Newest', tape: '2 x 2', height: 1.5 }))
-    const [first] = (await listJobs(database())).jobs
+    const { id } = await importJob(workspace(), newJob({ name: 'Newest', tape: '2 x 2', height: 1.5 }))
+    const [first] = (await listJobs(workspace())).jobs
     expect(first).toMatchObject({ id, name: 'Newest', version: 1, summary: { posts: 3, failed: 0 } })
   })
 
   it('say when there is none', async () => {
-    await expect(readStoredJob(database(), 'nobody')).rejects.toBeInstanceOf(NotFound)
-    await expect(applyBatch(database(), 'nobody', batch(1, reading('tap', 'dull')))).rejects.toBeInstanceOf(NotFound)
+    await expect(readStoredJob(workspace(), 'nobody')).rejects.toBeInstanceOf(NotFound)
+    await expect(applyBatch(workspace(), 'nobody', batch(1, reading('tap', 'dull')))).rejects.toBeInstanceOf(NotFound)
   })
 })
 
@@ -59,10 +59,10 @@ describe('commands', () => {
   it('raise the version and leave an entry in the history', async () => {
     const id = await newBankSide()
     const sent = batch(1, reading('pushPivot', 'in-the-soil'), reading('probeAtGround', null))
-    expect(await applyBatch(database(), id, sent)).toEqual({ batch: sent.id, version: 2, at: 2 })
+    expect(await applyBatch(workspace(), id, sent)).toEqual({ batch: sent.id, version: 2, at: 2 })
     expect((await b7(id)).observations).toMatchObject({ pushPivot: 'in-the-soil', comesUpright: 'easily' })
     expect((await b7(id)).observations).not.toHaveProperty('probeAtGround')
-    expect(await readHistory(database(), id)).toEqual({
+    expect(await readHistory(workspace(), id)).toEqual({
       entries: [{ version: 2, batchId: sent.id, commands: sent.commands, madeAt: expect.any(String) as string }],
     })
   })
@@ -71,8 +71,8 @@ describe('commands', () => {
     const id = await newBankSide()
     const theirs = reading('tap', 'hollow')
     const mine = reading('tap', 'rings')
-    await applyBatch(database(), id, batch(1, theirs))
-    const refused = await applyBatch(database(), id, batch(1, mine)).catch((error: unknown) => error)
+    await applyBatch(workspace(), id, batch(1, theirs))
+    const refused = await applyBatch(workspace(), id, batch(1, mine)).catch((error: unknown) => error)
     expect(refused).toBeInstanceOf(StaleVersion)
     expect(refused).toMatchObject({ version: 2, mine: [mine], theirs: [theirs] })
     expect((await b7(id)).observations!.tap).toBe('hollow')
@@ -81,34 +81,34 @@ describe('commands', () => {
   it('that arrive twice are applied once', async () => {
     const id = await newBankSide()
     const sent = batch(1, reading('tap', 'dull'))
-    await applyBatch(database(), id, sent)
-    await applyBatch(database(), id, batch(2, reading('comesUpright', 'easily')))
-    const again = await applyBatch(database(), id, sent)
+    await applyBatch(workspace(), id, sent)
+    await applyBatch(workspace(), id, batch(2, reading('comesUpright', 'easily')))
+    const again = await applyBatch(workspace(), id, sent)
     expect(again).toEqual({ batch: sent.id, version: 3, at: 2 })
     expect((await b7(id)).observations!.tap).toBe('dull')
-    expect((await readHistory(database(), id)).entries).toHaveLength(2)
+    expect((await readHistory(workspace(), id)).entries).toHaveLength(2)
   })
 
   it('that would spoil the job change nothing', async () => {
     const id = await newBankSide()
     const wrong = batch(1, reading('tap', 'dull'), reading('probeAtGround', -1))
-    await expect(applyBatch(database(), id, wrong)).rejects.toMatchObject({
+    await expect(applyBatch(workspace(), id, wrong)).rejects.toMatchObject({
       key: 'probeAtGround',
       value: -1,
     })
-    expect((await readStoredJob(database(), id)).version).toBe(1)
+    expect((await readStoredJob(workspace(), id)).version).toBe(1)
     expect((await b7(id)).observations!.tap).toBeUndefined()
   })
 
   it('from many at once are applied one after the other, each exactly once', async () => {
     const id = await newBankSide()
     const results = await Promise.allSettled(
-      Array.from({ length: 8 }, (_, i) => applyBatch(database(), id, batch(1, reading('moisturePercent', i)))),
+      Array.from({ length: 8 }, (_, i) => applyBatch(workspace(), id, batch(1, reading('moisturePercent', i)))),
     )
     const applied = results.filter((result) => result.status === 'fulfilled')
     const stale = results.filter((result) => result.status === 'rejected' && result.reason instanceof StaleVersion)
     expect([applied.length, stale.length]).toEqual([1, 7])
-    expect((await readStoredJob(database(), id)).version).toBe(2)
+    expect((await readStoredJob(workspace(), id)).version).toBe(2)
   })
 })
 
@@ -118,27 +118,27 @@ describe('an edit', () => {
     const kept = async () =>
       (await database()('job').where({ id }).first('kept_version', 'is_behind', 'version'))! as Record<string, number>
     for (let version = 1; version <= 70; version++) {
-      await applyBatch(database(), id, batch(version, reading('moisturePercent', version)))
+      await applyBatch(workspace(), id, batch(version, reading('moisturePercent', version)))
       if (version === 10) expect(await kept()).toEqual({ kept_version: 1, is_behind: 1, version: 11 })
     }
     expect(await kept()).toEqual({ kept_version: 65, is_behind: 1, version: 71 })
     expect((await b7(id)).observations!.moisturePercent).toBe(70)
     // Another server knows nothing of it but what is written.
     const [{ document }] = (await database()('job').where({ id }).select('document')) as [{ document: Job }]
-    const since = (await readHistory(database(), id, 65)).entries.flatMap(({ commands }) => commands)
-    expect(applyCommands(document, since)).toEqual((await readStoredJob(database(), id)).document)
+    const since = (await readHistory(workspace(), id, 65)).entries.flatMap(({ commands }) => commands)
+    expect(applyCommands(document, since)).toEqual((await readStoredJob(workspace(), id)).document)
   })
 
   it('is in the list as soon as somebody looks', async () => {
     const id = await newBankSide()
-    await applyBatch(database(), id, batch(1, { name: 'renameJob', value: 'Renamed just now' }))
-    const [found] = (await listJobs(database(), { search: 'renamed just' })).jobs
+    await applyBatch(workspace(), id, batch(1, { name: 'renameJob', value: 'Renamed just now' }))
+    const [found] = (await listJobs(workspace(), { search: 'renamed just' })).jobs
     expect(found).toMatchObject({ id, name: 'Renamed just now', version: 2 })
   })
 
   it('by another server is seen, whatever this one remembers', async () => {
     const id = await newBankSide()
-    await applyBatch(database(), id, batch(1, reading('tap', 'dull')))
+    await applyBatch(workspace(), id, batch(1, reading('tap', 'dull')))
     const theirs = [reading('tap', 'rings')]
     await database()('job_history').insert({
       job_id: id,
@@ -149,50 +149,50 @@ describe('an edit', () => {
     })
     await database()('job').where({ id }).update({ version: 3, is_behind: true })
     expect((await b7(id)).observations!.tap).toBe('rings')
-    await expect(applyBatch(database(), id, batch(2, reading('tap', 'hollow')))).rejects.toMatchObject({ theirs })
+    await expect(applyBatch(workspace(), id, batch(2, reading('tap', 'hollow')))).rejects.toMatchObject({ theirs })
   })
 
   it('after which the job would be larger than a document may be is refused', async () => {
     const id = await newBankSide()
     await database()('job').where({ id }).update({ size: LARGEST.document })
     // It was only thought to be: measured, it is small.
-    expect(await applyBatch(database(), id, batch(1, reading('tap', 'dull')))).toMatchObject({ version: 2 })
+    expect(await applyBatch(workspace(), id, batch(1, reading('tap', 'dull')))).toMatchObject({ version: 2 })
     const note = { 'x-note': Array.from({ length: 110 }, () => 'ä'.repeat(25_000)) }
-    await expect(importJob(database(), { ...bankSide, ...note })).rejects.toBeInstanceOf(TooLarge)
+    await expect(importJob(workspace(), { ...bankSide, ...note })).rejects.toBeInstanceOf(TooLarge)
   })
 })
 
 describe('a new job', () => {
   it('that is asked for twice is made once', async () => {
-    const made = await importJob(database(), bankSide, { madeBy: 'asked-for-once' })
+    const made = await importJob(workspace(), bankSide, { madeBy: 'asked-for-once' })
     const before = await count()
-    expect(await importJob(database(), bankSide, { madeBy: 'asked-for-once' })).toEqual(made)
+    expect(await importJob(workspace(), bankSide, { madeBy: 'asked-for-once' })).toEqual(made)
     expect(await count()).toBe(before)
-    expect((await importJob(database(), bankSide, { madeBy: 'Asked-for-once' })).id).not.toBe(made.id)
+    expect((await importJob(workspace(), bankSide, { madeBy: 'Asked-for-once' })).id).not.toBe(made.id)
   })
 })
 
 describe('a job that was deleted', () => {
   it('is gone for everybody, comes back as it was, and is forgotten after thirty days', async () => {
     const id = await newBankSide()
-    await applyBatch(database(), id, batch(1, reading('tap', 'dull')))
-    const before = await readStoredJob(database(), id)
-    await deleteJob(database(), id, new Date('2026-03-01T12:00:00Z'))
-    await expect(readStoredJob(database(), id)).rejects.toBeInstanceOf(NotFound)
-    await expect(deleteJob(database(), id)).rejects.toBeInstanceOf(NotFound)
-    await expect(applyBatch(database(), id, batch(2, reading('tap', 'rings')))).rejects.toBeInstanceOf(NotFound)
-    expect((await listJobs(database(), { deleted: true })).jobs.map((job) => job.id)).toEqual([id])
-    expect((await listJobs(database())).jobs.map((job) => job.id)).not.toContain(id)
+    await applyBatch(workspace(), id, batch(1, reading('tap', 'dull')))
+    const before = await readStoredJob(workspace(), id)
+    await deleteJob(workspace(), id, new Date('2026-03-01T12:00:00Z'))
+    await expect(readStoredJob(workspace(), id)).rejects.toBeInstanceOf(NotFound)
+    await expect(deleteJob(workspace(), id)).rejects.toBeInstanceOf(NotFound)
+    await expect(applyBatch(workspace(), id, batch(2, reading('tap', 'rings')))).rejects.toBeInstanceOf(NotFound)
+    expect((await listJobs(workspace(), { deleted: true })).jobs.map((job) => job.id)).toEqual([id])
+    expect((await listJobs(workspace())).jobs.map((job) => job.id)).not.toContain(id)
     // It stays behind, and stands in the way of no other that is.
-    expect(await jobsBehind(database(), 1_000)).toEqual([])
-    await restoreJob(database(), id)
-    expect(await readStoredJob(database(), id)).toEqual(before)
-    await expect(restoreJob(database(), id)).rejects.toBeInstanceOf(NotFound)
+    expect(await jobsBehind(workspace(), 1_000)).toEqual([])
+    await restoreJob(workspace(), id)
+    expect(await readStoredJob(workspace(), id)).toEqual(before)
+    await expect(restoreJob(workspace(), id)).rejects.toBeInstanceOf(NotFound)
 
-    await deleteJob(database(), id, new Date('2026-03-01T12:00:00Z'))
+    await deleteJob(workspace(), id, new Date('2026-03-01T12:00:00Z'))
     expect(await forgetDeleted(database(), new Date('2026-03-31T11:00:00Z'))).toBe(0)
     expect(await forgetDeleted(database(), new Date('2026-03-31T13:00:00Z'))).toBe(1)
-    await expect(restoreJob(database(), id)).rejects.toBeInstanceOf(NotFound)
+    await expect(restoreJob(workspace(), id)).rejects.toBeInstanceOf(NotFound)
   })
 })
 
@@ -200,7 +200,7 @@ describe('pages', () => {
   it('of the list follow each other without a gap, newest first', async () => {
     const now = Date.now()
     for (let i = 0; i < 120; i++) {
-      const { id } = await importJob(database(), { ...bankSide, name: `Paged ${i}` })
+      const { id } = await importJob(workspace(), { ...bankSide, name: `Paged ${i}` })
       // Several of one moment among them.
       await database()('job')
         .where({ id })
@@ -209,7 +209,7 @@ describe('pages', () => {
     const seen: string[] = []
     let after: string | undefined
     do {
-      const page = await listJobs(database(), { search: 'Paged', ...(after === undefined ? {} : { after }) })
+      const page = await listJobs(workspace(), { search: 'Paged', ...(after === undefined ? {} : { after }) })
       expect(page.jobs.length).toBeLessThanOrEqual(50)
       seen.push(...page.jobs.map(({ name }) => name))
       after = page.next
@@ -217,11 +217,11 @@ describe('pages', () => {
     expect(new Set(seen).size).toBe(120)
     const moments = seen.map((name) => Math.floor(Number(name.slice(6)) / 7))
     expect(moments).toEqual([...moments].sort((a, b) => b - a))
-    await expect(listJobs(database(), { after: "1'; drop table job" })).rejects.toThrow('the next of a page before')
+    await expect(listJobs(workspace(), { after: "1'; drop table job" })).rejects.toThrow('the next of a page before')
   })
 
   it('of what needs somebody begin with what needs most', async () => {
-    const { jobs } = await listJobs(database(), { needing: true })
+    const { jobs } = await listJobs(workspace(), { needing: true })
     const undecided = jobs.map(({ summary }) => summary.undecided)
     expect(undecided.length).toBeGreaterThan(0)
     expect(Math.min(...undecided)).toBeGreaterThan(0)
@@ -229,8 +229,8 @@ describe('pages', () => {
   })
 
   it('of a search take signs for what they are', async () => {
-    await importJob(database(), { ...bankSide, name: '100 % oak_posts' })
-    const named = async (search: string) => (await listJobs(database(), { search })).jobs.map(({ name }) => name)
+    await importJob(workspace(), { ...bankSide, name: '100 % oak_posts' })
+    const named = async (search: string) => (await listJobs(workspace(), { search })).jobs.map(({ name }) => name)
     expect(await named('100 % oak_')).toEqual(['100 % oak_posts'])
     expect(await named('100_%')).toEqual([])
     expect(await named('\\')).toEqual([])
@@ -246,23 +246,23 @@ describe('pages', () => {
       made_at: new Date(),
     }))
     await database()('job_history').insert(rows)
-    const first = await readHistory(database(), id)
+    const first = await readHistory(workspace(), id)
     expect([first.entries.length, first.next]).toEqual([200, 201])
-    const second = await readHistory(database(), id, first.next)
+    const second = await readHistory(workspace(), id, first.next)
     expect([second.entries.length, second.entries[0]!.version, second.next]).toEqual([50, 202, undefined])
   })
 })
 
 describe('identities', () => {
   it('compare letter by letter', async () => {
-    const { id } = await importJob(database(), bankSide, { id: 'abcdefgh-1' })
-    await expect(readStoredJob(database(), id.toUpperCase())).rejects.toBeInstanceOf(NotFound)
+    const { id } = await importJob(workspace(), bankSide, { id: 'abcdefgh-1' })
+    await expect(readStoredJob(workspace(), id.toUpperCase())).rejects.toBeInstanceOf(NotFound)
     const picture = await sidewaysPhotograph(40, 30)
     const other = await sidewaysPhotograph(60, 30)
-    await storePhotograph(database(), id, 'IMG_00001', picture)
-    await storePhotograph(database(), id, 'img_00001', other)
+    await storePhotograph(workspace(), id, 'IMG_00001', picture)
+    await storePhotograph(workspace(), id, 'img_00001', other)
     const [upper, lower] = await Promise.all(
-      ['IMG_00001', 'img_00001'].map((each) => readPhotograph(database(), id, each)),
+      ['IMG_00001', 'img_00001'].map((each) => readPhotograph(workspace(), id, each)),
     )
     expect(upper!.checksum).not.toBe(lower!.checksum)
   })
@@ -280,7 +280,7 @@ describe('bad documents', () => {
     ['not an object', 'job', 'document'],
   ])('%s: refused, and nothing is stored', async (_name, document, key) => {
     const before = await count()
-    const error = await importJob(database(), document).catch((caught: unknown) => caught)
+    const error = await importJob(workspace(), document).catch((caught: unknown) => caught)
     expect(error).toBeInstanceOf(InputError)
     expect((error as InputError).key).toBe(key)
     expect(await count()).toBe(before)
@@ -290,8 +290,8 @@ describe('bad documents', () => {
 describe('the database itself', () => {
   it('gets the demo jobs once', async () => {
     const before = await count()
-    await Promise.all([seedDemo(database()), seedDemo(database())])
-    await seedDemo(database())
+    await Promise.all([seedDemo(workspace()), seedDemo(workspace())])
+    await seedDemo(workspace())
     expect(await count()).toBe(before + demoJobs().length)
   })
 
@@ -313,7 +313,7 @@ describe('the database itself', () => {
     const others = [connect(url()), connect(url())]
     // Letters that were told apart would meet again.
     await database()('photograph').delete()
-    while ((await database()('job').where({ is_behind: true })).length > 0) await listJobs(database())
+    while ((await database()('job').where({ is_behind: true })).length > 0) await listJobs(workspace())
     await database().migrate.rollback(undefined, true)
     expect(await database().schema.hasTable('job')).toBe(false)
     await Promise.all(others.map(migrate))

@@ -23,10 +23,11 @@ import {
 import { works } from '../../server/worker/work'
 import { changeYard } from '../../server/yard/service'
 import { someOffer } from '../support/someOffer'
+import { HOME } from '../../server/workspace/workspace'
 import { ownDatabase } from './ownDatabase'
 
-const { database, url } = ownDatabase('offers')
-const newJob = async () => (await importJob(database(), demoJobs().at(-1)!)).id
+const { database, workspace, url } = ownDatabase('offers')
+const newJob = async () => (await importJob(workspace(), demoJobs().at(-1)!)).id
 const NOW = new Date('2026-11-24T12:00:00Z')
 const sha = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex')
 const yes = (checksum: string, more: Partial<OfferAnswer> = {}): OfferAnswer => ({
@@ -42,9 +43,9 @@ const yes = (checksum: string, more: Partial<OfferAnswer> = {}): OfferAnswer => 
 describe('an offer that was sent', () => {
   it('stays byte for byte the same after every price has changed and the tables were upgraded', async () => {
     const job = await newJob()
-    const kept = await keepOffer(database(), job, someOffer())
-    const [before] = await readOffers(database(), job, NOW)
-    const bytes = await readOfferPdf(database(), job, kept.offer.id)
+    const kept = await keepOffer(workspace(), job, someOffer())
+    const [before] = await readOffers(workspace(), job, NOW)
+    const bytes = await readOfferPdf(workspace(), job, kept.offer.id)
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-')
     expect(sha(bytes)).toBe(kept.checksum)
 
@@ -55,7 +56,7 @@ describe('an offer that was sent', () => {
       was: price,
       value: price * 2 + 1,
     }))
-    expect((await changeYard(database(), { id: 'all-prices-up', changes })).conflicts).toEqual([])
+    expect((await changeYard(workspace(), { id: 'all-prices-up', changes })).conflicts).toEqual([])
     const later = connect(url())
     try {
       await later.migrate.latest({
@@ -71,9 +72,9 @@ describe('an offer that was sent', () => {
               : migrationSource.getMigration(name),
         },
       })
-      expect((await readOffers(later, job, NOW))[0]).toEqual(before)
-      expect(sha(await readOfferPdf(later, job, kept.offer.id))).toBe(kept.checksum)
-      expect((await readOfferPdf(later, job, kept.offer.id)).equals(bytes)).toBe(true)
+      expect((await readOffers({ id: HOME, database: later }, job, NOW))[0]).toEqual(before)
+      expect(sha(await readOfferPdf({ id: HOME, database: later }, job, kept.offer.id))).toBe(kept.checksum)
+      expect((await readOfferPdf({ id: HOME, database: later }, job, kept.offer.id)).equals(bytes)).toBe(true)
     } finally {
       await later.schema.alterTable('offer', (table) => void table.dropColumn('more'))
       await later('knex_migrations').where({ name: '9999_later' }).delete()
@@ -84,38 +85,42 @@ describe('an offer that was sent', () => {
   it('is kept once, under the next number of its job; another under its name is refused', async () => {
     const job = await newJob()
     const draft = someOffer()
-    const first = await keepOffer(database(), job, draft)
+    const first = await keepOffer(workspace(), job, draft)
     expect(first.offer.number).toBe(1)
-    expect(await keepOffer(database(), job, draft)).toEqual(first)
-    await expect(keepOffer(database(), job, { ...draft, customer: 'somebody else' })).rejects.toThrow(Taken)
-    const more = await Promise.all([someOffer(), someOffer()].map((each) => keepOffer(database(), job, each)))
+    expect(await keepOffer(workspace(), job, draft)).toEqual(first)
+    await expect(keepOffer(workspace(), job, { ...draft, customer: 'somebody else' })).rejects.toThrow(Taken)
+    const more = await Promise.all([someOffer(), someOffer()].map((each) => keepOffer(workspace(), job, each)))
     expect(more.map(({ offer }) => offer.number).sort()).toEqual([2, 3])
-    expect((await readOffers(database(), job, NOW)).map(({ state }) => state)).toEqual(['sent', 'replaced', 'replaced'])
+    expect((await readOffers(workspace(), job, NOW)).map(({ state }) => state)).toEqual([
+      'sent',
+      'replaced',
+      'replaced',
+    ])
   })
 
   it('keeps its job from being forgotten, and is no part of its document', async () => {
     const job = await newJob()
-    await keepOffer(database(), job, someOffer())
-    expect((await readStoredJob(database(), job)).document).not.toHaveProperty('offers')
-    await deleteJob(database(), job, new Date('2026-01-01T00:00:00Z'))
+    await keepOffer(workspace(), job, someOffer())
+    expect((await readStoredJob(workspace(), job)).document).not.toHaveProperty('offers')
+    await deleteJob(workspace(), job, new Date('2026-01-01T00:00:00Z'))
     await forgetDeleted(database(), NOW)
-    await restoreJob(database(), job)
-    expect(await readOffers(database(), job, NOW)).toHaveLength(1)
+    await restoreJob(workspace(), job)
+    expect(await readOffers(workspace(), job, NOW)).toHaveLength(1)
   })
 
   it('of an unknown job is none', async () => {
-    await expect(keepOffer(database(), 'nothing', someOffer())).rejects.toThrow(NotFound)
+    await expect(keepOffer(workspace(), 'nothing', someOffer())).rejects.toThrow(NotFound)
     const [job, other] = [await newJob(), await newJob()]
-    const { offer } = await keepOffer(database(), job, someOffer())
-    await expect(readOfferPdf(database(), other, offer.id)).rejects.toThrow(NotFound)
+    const { offer } = await keepOffer(workspace(), job, someOffer())
+    await expect(readOfferPdf(workspace(), other, offer.id)).rejects.toThrow(NotFound)
   })
 })
 
 describe('a customer', () => {
   it('sees one offer by its link, takes an option of it, and is named with the page that was seen', async () => {
     const job = await newJob()
-    const kept = await keepOffer(database(), job, someOffer())
-    const { token } = await makeLink(database(), job, kept.offer.id, NOW)
+    const kept = await keepOffer(workspace(), job, someOffer())
+    const { token } = await makeLink(workspace(), job, kept.offer.id, NOW)
     expect(token).toMatch(/^[\w-]{22}$/)
     expect(JSON.stringify(await database()('offer_link').select())).not.toContain(token)
     expect(await readByLink(database(), token, NOW)).toEqual(kept)
@@ -132,8 +137,8 @@ describe('a customer', () => {
 
   it('has no other link, and none after thirty days', async () => {
     const job = await newJob()
-    const { offer } = await keepOffer(database(), job, someOffer())
-    const { token, expiresAt } = await makeLink(database(), job, offer.id, NOW)
+    const { offer } = await keepOffer(workspace(), job, someOffer())
+    const { token, expiresAt } = await makeLink(workspace(), job, offer.id, NOW)
     await expect(readByLink(database(), 'x'.repeat(22), NOW)).rejects.toThrow(NotFound)
     await expect(readByLink(database(), token, new Date(expiresAt))).rejects.toThrow(NotFound)
   })
@@ -144,32 +149,32 @@ describe('a customer', () => {
     ['it too late', (sum: string) => yes(sum, { at: '2026-12-24T08:00:00Z' }), 'still open'],
   ])('cannot accept %s', async (_what, answer, says) => {
     const job = await newJob()
-    const { offer, checksum } = await keepOffer(database(), job, someOffer())
-    const refused = answerOffer(database(), job, offer.id, answer(checksum), NOW)
+    const { offer, checksum } = await keepOffer(workspace(), job, someOffer())
+    const refused = answerOffer(workspace(), job, offer.id, answer(checksum), NOW)
     await expect(refused).rejects.toThrow(InputError)
     await expect(refused).rejects.toThrow(says)
   })
 
   it('cannot accept one that another has replaced', async () => {
     const job = await newJob()
-    const first = await keepOffer(database(), job, someOffer())
-    await keepOffer(database(), job, someOffer())
-    await expect(answerOffer(database(), job, first.offer.id, yes(first.checksum), NOW)).rejects.toThrow('the newest')
+    const first = await keepOffer(workspace(), job, someOffer())
+    await keepOffer(workspace(), job, someOffer())
+    await expect(answerOffer(workspace(), job, first.offer.id, yes(first.checksum), NOW)).rejects.toThrow('the newest')
   })
 })
 
 describe('what waits on the list of jobs', () => {
   it('is the newest offer of each job, until it has been answered for two weeks', async () => {
     const job = await newJob()
-    await keepOffer(database(), job, someOffer())
-    const { offer, checksum } = await keepOffer(database(), job, someOffer())
+    await keepOffer(workspace(), job, someOffer())
+    const { offer, checksum } = await keepOffer(workspace(), job, someOffer())
     const mine = async (now: Date) =>
-      (await readOfferWatch(database(), now)).offers.filter(({ jobId }) => jobId === job)
+      (await readOfferWatch(workspace(), now)).offers.filter(({ jobId }) => jobId === job)
     expect(await mine(NOW)).toMatchObject([{ number: 2, state: 'sent', validUntil: '2026-12-23' }])
-    await answerOffer(database(), job, offer.id, yes(checksum), NOW)
+    await answerOffer(workspace(), job, offer.id, yes(checksum), NOW)
     expect(await mine(NOW)).toMatchObject([{ state: 'accepted', by: 'Rowan Pell', option: 'For good' }])
     expect(await mine(new Date('2026-12-09T12:00:00Z'))).toEqual([])
-    await deleteJob(database(), job, NOW)
+    await deleteJob(workspace(), job, NOW)
     expect(await mine(NOW)).toEqual([])
   })
 

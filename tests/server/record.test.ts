@@ -12,19 +12,19 @@ import { PAPERS } from '../../core/report/pages'
 import { pdfFonts, pdfPages, pdfText } from '../support/pdfText'
 import { ownDatabase } from './ownDatabase'
 
-const { database } = ownDatabase('record')
+const { workspace } = ownDatabase('record')
 const orchard = demoJobs().find(({ name }) => name.startsWith('Orchard'))!
 const at = (time: string) => new Date(time)
 let count = 0
 const send = async (id: string, commands: Command[]) => {
-  const { version } = await readStoredJob(database(), id)
-  return applyBatch(database(), id, { id: `batch-${++count}-of-tests`, version, commands })
+  const { version } = await readStoredJob(workspace(), id)
+  return applyBatch(workspace(), id, { id: `batch-${++count}-of-tests`, version, commands })
 }
 
 describe('who should be gone back to', () => {
   it('is told from jobs that were signed off, with what is open and after storms', async () => {
-    const { id } = await importJob(database(), orchard)
-    const { visits } = await readVisitWatch(database(), at('2026-11-27T00:00:00Z'))
+    const { id } = await importJob(workspace(), orchard)
+    const { visits } = await readVisitWatch(workspace(), at('2026-11-27T00:00:00Z'))
     const mine = visits.filter(({ jobId }) => jobId === id)
     expect(mine[0]).toMatchObject({
       job: orchard.name,
@@ -34,14 +34,14 @@ describe('who should be gone back to', () => {
     })
     // The year is not up yet: it is told two weeks before.
     expect(mine.some(({ why }) => why === 'year-1')).toBe(false)
-    const year = await readVisitWatch(database(), at('2027-03-01T00:00:00Z'))
+    const year = await readVisitWatch(workspace(), at('2027-03-01T00:00:00Z'))
     expect(year.visits.filter(({ jobId }) => jobId === id).map(({ why }) => why)).toContain('year-1')
   })
 
   it('follows what is done: a visit that was made is due no more', async () => {
-    const { id } = await importJob(database(), orchard)
+    const { id } = await importJob(workspace(), orchard)
     const due = async () =>
-      (await readVisitWatch(database(), at('2026-11-27T00:00:00Z'))).visits
+      (await readVisitWatch(workspace(), at('2026-11-27T00:00:00Z'))).visits
         .filter(({ jobId }) => jobId === id)
         .map(({ why }) => why)
     expect(await due()).toContain('return')
@@ -53,30 +53,30 @@ describe('who should be gone back to', () => {
   it('after a storm is whoever was signed off before it and not looked at since', async () => {
     // The stand-in for the weather is the same for ever: its gusts at this station are known.
     const calm: Job = { ...orchard, site: { ...orchard.site, gust50: 90 } }
-    const { id: quiet } = await importJob(database(), calm)
+    const { id: quiet } = await importJob(workspace(), calm)
     const rough: Job = { ...orchard, site: { ...orchard.site, gust50: 20 } }
-    const { id: stormy } = await importJob(database(), rough)
-    const { visits } = await readVisitWatch(database(), at('2026-11-27T00:00:00Z'))
+    const { id: stormy } = await importJob(workspace(), rough)
+    const { visits } = await readVisitWatch(workspace(), at('2026-11-27T00:00:00Z'))
     const why = (job: string) => visits.filter(({ jobId }) => jobId === job).map((each) => each.why)
     expect(why(stormy)).toContain('gust')
     expect(why(quiet)).not.toContain('gust')
   })
 
   it('is nobody of a job that was put away', async () => {
-    const { id } = await importJob(database(), orchard)
-    await deleteJob(database(), id)
-    const { visits } = await readVisitWatch(database(), at('2026-11-27T00:00:00Z'))
+    const { id } = await importJob(workspace(), orchard)
+    await deleteJob(workspace(), id)
+    const { visits } = await readVisitWatch(workspace(), at('2026-11-27T00:00:00Z'))
     expect(visits.some(({ jobId }) => jobId === id)).toBe(false)
   })
 })
 
 describe('what jobs have taught', () => {
   const minutesIn = async (person?: string) =>
-    (await readLessons(database(), person)).lessons.filter(
+    (await readLessons(workspace(), person)).lessons.filter(
       (each): each is RatioLesson => each.kind === 'minutes' && each.post === 'O3',
     )
   it('comes from every job, and anew when one goes on', async () => {
-    const { id } = await importJob(database(), orchard)
+    const { id } = await importJob(workspace(), orchard)
     const before = (await minutesIn()).length
     expect(before).toBeGreaterThan(0)
     const entry: Entry = {
@@ -97,38 +97,38 @@ describe('what jobs have taught', () => {
   })
 
   it('names nobody but whoever asks', async () => {
-    await importJob(database(), orchard)
+    await importJob(workspace(), orchard)
     expect((await minutesIn('Wren')).every(({ person }) => person === 'Wren')).toBe(true)
     expect((await minutesIn('Alder')).some(({ person }) => person !== undefined)).toBe(false)
     expect((await minutesIn()).some(({ person }) => person !== undefined)).toBe(false)
   })
 
   it('does not hang on what the yard has in use', async () => {
-    await importJob(database(), orchard)
-    const before = await readLessons(database())
+    await importJob(workspace(), orchard)
+    const before = await readLessons(workspace())
     const row = { key: 'minutes-dig', name: 'digging', kind: 'minutes', task: 'dig', median: 3, ninety: 4, records: 9 }
-    await changeYard(database(), {
+    await changeYard(workspace(), {
       id: 'a-learnt-figure-of-tests',
       changes: [{ table: 'learnt', key: row.key, was: null, value: row }],
     })
-    await importJob(database(), orchard)
-    const after = await readLessons(database())
+    await importJob(workspace(), orchard)
+    const after = await readLessons(workspace())
     const ratios = (of: typeof after) =>
       new Set(of.lessons.flatMap((each) => (each.kind === 'minutes' && each.post === 'O3' ? [each.ratio] : [])))
     expect(ratios(after)).toEqual(ratios(before))
   })
 
   it('has the first opinion of a post beside what digging found', async () => {
-    await importJob(database(), orchard)
-    const found = (await readLessons(database())).lessons.find((each) => each.kind === 'cause')
+    await importJob(workspace(), orchard)
+    const found = (await readLessons(workspace())).lessons.find((each) => each.kind === 'cause')
     expect(found).toMatchObject({ said: 'ground-line-decay', found: ['bad-concrete'] })
   })
 })
 
 describe('the summary of a list', () => {
   it('has the visits of a job without opening it', async () => {
-    const { id } = await importJob(database(), orchard)
-    const { jobs } = await listJobs(database())
+    const { id } = await importJob(workspace(), orchard)
+    const { jobs } = await listJobs(workspace())
     expect(jobs.find((each) => each.id === id)!.summary.visits?.[0]).toMatchObject({ posts: ['O3'], why: 'return' })
   })
 })

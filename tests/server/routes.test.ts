@@ -14,17 +14,17 @@ describe('addresses', () => {
         const [, path, method] = /^(.*?)(?:\/index)?\.(\w+)\.ts$/.exec(file)!
         return `${method!.toUpperCase()} /api/${path!.replace(/\[(\w+)\]/g, ':$1')}`
       })
-    expect(ROUTES.flatMap(([path, methods]) => methods.map((method) => `${method} ${path}`)).sort()).toEqual(
-      answered.sort(),
-    )
+    expect(
+      ROUTES.flatMap(([path, methods]) => Object.keys(methods).map((method) => `${method} ${path}`)).sort(),
+    ).toEqual(answered.sort())
   })
   it.each([
-    ['/api/jobs', ['GET', 'POST']],
-    ['/api/jobs/x', ['GET', 'DELETE']],
-    ['/api/jobs/x/history', ['GET']],
-    ['/api/jobs//history', []],
-    ['/api/nothing', []],
-    ['/api/jobs/x/history/y', []],
+    ['/api/jobs', { GET: 'work', POST: 'work' }],
+    ['/api/jobs/x', { GET: 'work', DELETE: 'remove' }],
+    ['/api/jobs/x/history', { GET: 'work' }],
+    ['/api/jobs//history', {}],
+    ['/api/nothing', {}],
+    ['/api/jobs/x/history/y', {}],
   ])('%s takes %j', (path, methods) => {
     expect(methodsOf(path)).toEqual(methods)
   })

@@ -56,14 +56,14 @@ describe('the forecast', () => {
 })
 
 describe('storm watch over all jobs', () => {
-  const { database } = ownDatabase('storm')
+  const { workspace } = ownDatabase('storm')
   beforeAll(async () => {
-    for (const job of demoJobs()) await importJob(database(), job)
+    for (const job of demoJobs()) await importJob(workspace(), job)
   })
 
   it('names the jobs with posts that may go over, the likeliest first', async () => {
-    const calm = await readStormWatch(database(), NOW, 'steady', true)
-    const storm = await readStormWatch(database(), NOW, 'storm', true)
+    const calm = await readStormWatch(workspace(), NOW, 'steady', true)
+    const storm = await readStormWatch(workspace(), NOW, 'storm', true)
     expect(storm.jobs.length).toBeGreaterThan(0)
     const worst = storm.jobs.map(({ posts }) => posts[0]!.chance)
     expect(worst).toEqual([...worst].sort((a, b) => b - a))
@@ -76,7 +76,7 @@ describe('storm watch over all jobs', () => {
     expect(calm.jobs.flatMap(({ posts }) => posts).length).toBeLessThan(storm.jobs.flatMap(({ posts }) => posts).length)
   })
   it('leaves out a job without a station', async () => {
-    const { id } = await importJob(database(), { ...demoJobs().at(-1)!, site: { gust50: 38 } })
-    expect((await readStormWatch(database(), NOW, 'storm', true)).jobs.map((job) => job.id)).not.toContain(id)
+    const { id } = await importJob(workspace(), { ...demoJobs().at(-1)!, site: { gust50: 38 } })
+    expect((await readStormWatch(workspace(), NOW, 'storm', true)).jobs.map((job) => job.id)).not.toContain(id)
   })
 })

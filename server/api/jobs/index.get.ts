@@ -3,9 +3,9 @@ import { object } from 'yup'
 import { LONGEST } from '../../../core/limits'
 import { choice, text } from '../../../core/schema/fields'
 import { readBy } from '../../../core/schema/violations'
-import { database } from '../../database'
 import { answering } from '../../http/answering'
 import { listJobs } from '../../jobs/service'
+import { workspaceOf } from '../../workspace/workspaceOf'
 
 const YES = ['yes']
 const asked = object({
@@ -22,7 +22,7 @@ export default answering(async (event) => {
     getQuery(event),
     'query',
   )
-  return listJobs(await database(), {
+  return listJobs(workspaceOf(event), {
     ...(after === undefined ? {} : { after }),
     ...(search === undefined ? {} : { search }),
     deleted: deleted !== undefined,

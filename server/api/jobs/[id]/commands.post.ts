@@ -1,11 +1,11 @@
 import { readBatch } from '../../../../core/edit/batch'
 import { requireBounded } from '../../../../core/schema/bounded'
-import { database } from '../../../database'
 import { answering } from '../../../http/answering'
 import { jobIdentity, parseText, readText } from '../../../http/body'
 import { applyBatch } from '../../../jobs/service'
 import { inPool } from '../../../worker/pool'
 import { tablesHere } from '../../../yard/service'
+import { workspaceOf } from '../../../workspace/workspaceOf'
 
 /** A longer batch is read and checked in a thread of its own, letters. */
 const SHORT = 16_000
@@ -14,11 +14,11 @@ export default answering(async (event) => {
   const id = jobIdentity(event)
   const text = await readText(event)
   if (text.length > SHORT) {
-    const opened = await database()
-    const [batch, { own }] = await Promise.all([inPool('readBatch', text), tablesHere(opened)])
-    return applyBatch(opened, id, batch, (job, commands) => inPool('checkEdit', job, commands, own))
+    const workspace = workspaceOf(event)
+    const [batch, { own }] = await Promise.all([inPool('readBatch', text), tablesHere(workspace)])
+    return applyBatch(workspace, id, batch, (job, commands) => inPool('checkEdit', job, commands, own))
   }
   const body = parseText(text)
   requireBounded(body, 'body')
-  return applyBatch(await database(), id, readBatch(body))
+  return applyBatch(workspaceOf(event), id, readBatch(body))
 })

@@ -1,10 +1,12 @@
-import { database } from '../../../database'
 import { answering } from '../../../http/answering'
 import { jobIdentity } from '../../../http/body'
 import { deleteJob } from '../../../jobs/service'
+import { workspaceOf } from '../../../workspace/workspaceOf'
+import { note } from '../../../people/audit'
 
 export default answering(async (event) => {
   const id = jobIdentity(event)
-  await deleteJob(await database(), id)
+  await deleteJob(workspaceOf(event), id)
+  await note(workspaceOf(event), 'job-put-away', { subject: id })
   return { id }
 })

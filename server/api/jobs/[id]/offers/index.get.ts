@@ -1,7 +1,7 @@
-import { database } from '../../../../database'
 import { answering } from '../../../../http/answering'
 import { jobIdentity } from '../../../../http/body'
 import { readOffers } from '../../../../offers/service'
+import { workspaceOf } from '../../../../workspace/workspaceOf'
 
 /** Offers of a job, the last first. */
-export default answering(async (event) => ({ offers: await readOffers(await database(), jobIdentity(event)) }))
+export default answering(async (event) => ({ offers: await readOffers(workspaceOf(event), jobIdentity(event)) }))

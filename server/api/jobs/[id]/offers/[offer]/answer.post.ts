@@ -1,13 +1,13 @@
 import { getRouterParam } from 'h3'
 import { readAnswer } from '../../../../../../core/offer/answer'
-import { database } from '../../../../../database'
 import { answering } from '../../../../../http/answering'
 import { jobIdentity, parseText, readText } from '../../../../../http/body'
 import { answerOffer } from '../../../../../offers/service'
+import { workspaceOf } from '../../../../../workspace/workspaceOf'
 
 /** What the customer said, on the device of whoever made the offer. */
 export default answering(async (event) => {
   const id = jobIdentity(event)
   const answer = readAnswer(parseText(await readText(event)))
-  return answerOffer(await database(), id, getRouterParam(event, 'offer')!, { ...answer, way: 'device' })
+  return answerOffer(workspaceOf(event), id, getRouterParam(event, 'offer')!, { ...answer, way: 'device' })
 })

@@ -1,10 +1,15 @@
 import { getRouterParam } from 'h3'
-import { database } from '../../../../../database'
 import { answering } from '../../../../../http/answering'
 import { jobIdentity } from '../../../../../http/body'
 import { makeLink } from '../../../../../offers/service'
+import { workspaceOf } from '../../../../../workspace/workspaceOf'
+import { note } from '../../../../../people/audit'
 
 /** A link for the customer, shown once. */
-export default answering(async (event) =>
-  makeLink(await database(), jobIdentity(event), getRouterParam(event, 'offer')!),
-)
+export default answering(async (event) => {
+  const workspace = workspaceOf(event)
+  const id = jobIdentity(event)
+  const link = await makeLink(workspace, id, getRouterParam(event, 'offer')!)
+  await note(workspace, 'link-made', { subject: id })
+  return link
+})

@@ -1,0 +1,65 @@
+import type { H3Event } from 'h3'
+import { database } from '../database'
+import { deviceOf } from '../http/asker'
+import { NotFound, SignedOut } from '../http/failures'
+import type { Workspace } from '../workspace/workspace'
+import type { SessionAnswer } from '../../shared/contract'
+import { note } from './audit'
+import { cookieOf, dropCookie, isPeopled, keepCookie, whoAsks } from './admit'
+import { readWorkspace, type PersonRow } from './repository'
+import { revoke } from './signInRows'
+import { endSignIn, startSignIn } from './signIns'
+
+/** @throws SignedOut for a device that is to forget what it has */
+export async function readSession(event: H3Event): Promise<SessionAnswer> {
+  const opened = await database()
+  const [asks, hasPeople] = await Promise.all([whoAsks(event, opened), isPeopled(opened)])
+  if (!asks) return { state: 'out', hasPeople }
+  const { workspace } = asks
+  const { person } = workspace
+  return {
+    state: person ? 'in' : 'open',
+    hasPeople,
+    ...(person ? { person: { id: person.id, name: person.name, role: person.role } } : {}),
+    workspace: await readWorkspace(workspace),
+  }
+}
+
+/** Somebody has shown who they are: this device is signed in from now on. */
+export async function enter(event: H3Event, person: PersonRow): Promise<SessionAnswer> {
+  const opened = await database()
+  const before = cookieOf(event)
+  // A sign-in of before does not go on under another one's name, nor a cookie that somebody else has put here.
+  if (before !== undefined) await endSignIn(opened, before)
+  const workspace: Workspace = { id: person.workspace, database: opened, person }
+  const device = deviceOf(event)
+  keepCookie(event, await startSignIn(opened, { person: person.id, device, now: new Date() }))
+  await note(workspace, 'signed-in', { detail: device })
+  const { id, name, role } = person
+  return { state: 'in', hasPeople: true, person: { id, name, role }, workspace: await readWorkspace(workspace) }
+}
+
+/** This device is signed out, and forgets. */
+export async function leave(event: H3Event): Promise<{ state: 'out' }> {
+  const opened = await database()
+  const secret = cookieOf(event)
+  const asks = await whoAsks(event, opened).catch((error: unknown) => {
+    // A device that was revoked says so when it has forgotten everything.
+    if (error instanceof SignedOut) return undefined
+    throw error
+  })
+  if (asks?.workspace.person) await note(asks.workspace, 'signed-out')
+  if (secret !== undefined) await endSignIn(opened, secret)
+  dropCookie(event)
+  return { state: 'out' }
+}
+
+/** @throws NotFound for a device that is not signed in here */
+export async function signDeviceOut(
+  workspace: Workspace,
+  of: { device: string; person?: string },
+): Promise<{ revoked: true }> {
+  if ((await revoke(workspace, of, new Date())) === 0) throw new NotFound('device', of.device)
+  await note(workspace, 'device-revoked', { subject: of.device })
+  return { revoked: true }
+}

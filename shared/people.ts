@@ -1,0 +1,26 @@
+/* Who works here, and what each may do: once for both sides. */
+
+export const ROLES = ['lead', 'technician', 'office'] as const
+export type Role = (typeof ROLES)[number]
+
+/** What an address asks for: nobody in particular, whoever is signed in, or somebody whose work it is. */
+export type Right = 'anyone' | 'self' | 'work' | 'remove' | 'yard' | 'people'
+
+const RIGHTS: Readonly<Record<Role, readonly Right[]>> = {
+  lead: ['anyone', 'self', 'work', 'remove', 'yard', 'people'],
+  technician: ['anyone', 'self', 'work'],
+  office: ['anyone', 'self', 'work', 'remove', 'yard'],
+}
+
+/**
+ * Whether a role has a right.
+ *
+ * @example mayDo('technician', 'yard') // false: prices and rules are the lead's and the office's
+ */
+export const mayDo = (role: Role, right: Right): boolean => RIGHTS[role].includes(right)
+
+export const ROLE_WORDS: Readonly<Record<Role, string>> = {
+  lead: 'Lead: everything, and who works here',
+  technician: 'Technician: jobs, records and offers',
+  office: 'Office: jobs, offers, prices and the yard',
+}
