@@ -6,14 +6,31 @@ import KeyList from '~/shell/KeyList.vue'
 import { useTheme } from 'vuetify'
 import { useEventListener } from '@vueuse/core'
 import { useCommonKeys } from '~/shell/useKeys'
-import { queue, yard } from '~/sync/device'
+import { useRouter } from '#imports'
+import { session, waitingHere } from '~/session/account'
+import SignedOutBar from '~/session/SignedOutBar.vue'
+import { queue, storage, yard } from '~/sync/device'
 import { usePreferencesStore } from '~/session/preferences'
 
+/** Open to whoever has the way there. */
+const OPEN = ['/sign-in', '/offer/']
 const preferences = usePreferencesStore()
 const theme = useTheme()
 useCommonKeys()
 provide(LENGTHS, preferences)
 watchEffect(() => theme.change(preferences.theme))
+
+// Who is signed in may have changed meanwhile.
+const router = useRouter()
+async function whoIsHere(): Promise<void> {
+  const said = await session.refresh()
+  if (said?.state !== 'out' || OPEN.some((path) => router.currentRoute.value.path.startsWith(path))) return
+  // Where somebody's work lies on the device it goes on, and a bar says so; where there is nothing, this is the way in.
+  const [{ count }, jobs] = await Promise.all([waitingHere(), storage.keep(() => storage.jobs.count())])
+  if (count + jobs === 0) await router.replace({ path: '/sign-in', query: { to: router.currentRoute.value.fullPath } })
+}
+onMounted(whoIsHere)
+useEventListener('focus', whoIsHere)
 
 // What waits, of whatever job, goes out when there may be a signal again.
 onMounted(() => void queue.wake())
@@ -35,5 +52,6 @@ onMounted(() => document.documentElement.setAttribute('data-ready', 'true'))
     <NuxtPage />
     <FindBox />
     <KeyList />
+    <SignedOutBar />
   </v-app>
 </template>

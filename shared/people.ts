@@ -24,3 +24,6 @@ export const ROLE_WORDS: Readonly<Record<Role, string>> = {
   technician: 'Technician: jobs, records and offers',
   office: 'Office: jobs, offers, prices and the yard',
 }
+
+/** Header by which a device says whose work it sends. */
+export const ACCOUNT = 'x-vindex-account'

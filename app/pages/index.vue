@@ -14,6 +14,7 @@ import JobWays from '~/jobs/JobWays.vue'
 import TrayPanel from '~/jobs/TrayPanel.vue'
 import { useJobList } from '~/jobs/useJobList'
 import type { ListedJob } from '~~/shared/contract'
+import { session } from '~/session/account'
 import StorageNotice from '~/shell/StorageNotice.vue'
 
 /** What needs somebody now, then every job with a sketch of its lines. */
@@ -49,6 +50,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
       <!-- Not in the list below: what is typed into must not scroll out of the page. -->
       <v-text-field v-model="search" class="search" type="search" label="Search the jobs" />
       <v-btn variant="text" to="/yard">Yard</v-btn>
+      <v-btn variant="text" to="/people">{{ session.person.value?.name ?? 'People' }}</v-btn>
       <v-btn variant="text" :aria-pressed="away" @click="away = !away">Put away</v-btn>
       <span class="grow" />
       <JobWays @made="(id: string) => navigateTo(`/jobs/${id}/walk`)" />
@@ -60,6 +62,9 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
             <StorageNotice />
             <p v-if="failure" class="caution" role="alert">
               {{ failure }} <v-btn variant="text" @click="load">Try again</v-btn>
+            </p>
+            <p v-if="session.isOpen.value && !search" class="soft">
+              Open to this machine alone: nobody has an account here yet.
             </p>
             <TrayPanel />
             <p v-if="storms.length && isOwn && !search" class="soft">

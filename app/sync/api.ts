@@ -24,8 +24,11 @@ import type { Mood } from '~~/core/weather/simulated'
 import type { OfferAnswer } from '~~/core/offer/answer'
 import type { OfferDraft } from '~~/core/offer/offer'
 import type { YardBatch } from '~~/core/yard/change'
+import { ACCOUNT } from '~~/shared/people'
+import { accountHere } from './accountHere'
 import { checksumOf } from './checksum'
 import { hearServer } from './clock'
+import { signedOut } from './signedOut'
 
 /** What the server says when it refuses; `status` 0 when it was not reached. */
 export class Refusal extends Error {
@@ -41,12 +44,15 @@ export class Refusal extends Error {
 
   /** Worth trying again as it is. */
   get passing(): boolean {
+    // Whoever signs in again sends it then.
+    if (this.status === 401) return true
     return this.isForeign || this.status === 0 || this.status === 429 || this.status >= 500
   }
 }
 
-const READ: RequestInit = { headers: { accept: 'application/json' } }
-const post = (body: string, key?: string): RequestInit => ({
+export const READ: RequestInit = { headers: { accept: 'application/json' } }
+export const POST: RequestInit = { ...READ, method: 'POST' }
+export const post = (body: string, key?: string): RequestInit => ({
   method: 'POST',
   headers: { 'content-type': 'application/json', ...(key === undefined ? {} : { 'idempotency-key': key }) },
   body,
@@ -68,17 +74,18 @@ const foreign = (status: number) =>
  * @param isOurs whether an answer is the one to what was asked: a network may answer anything in the server's place
  * @throws Refusal
  */
-async function ask<T>(path: string, isOurs: (said: T) => boolean, how: RequestInit = READ): Promise<T> {
+export async function ask<T>(path: string, isOurs: (said: T) => boolean, how: RequestInit = READ): Promise<T> {
   let answer: Response
   const asked = Date.now()
   try {
-    answer = await fetch(`/api${path}`, how)
+    answer = await fetch(`/api${path}`, { ...how, headers: { ...how.headers, ...whose(path) } })
   } catch {
     throw new Refusal(0, 'No connection. What you entered waits on this device.')
   }
   const said = await dataOf<T & Partial<Problem>>(answer)
   hearServer(answer.headers.get('date'), asked, Date.now())
   if (answer.ok) {
+    signedOut.value = undefined
     if (said === undefined || !isOurs(said)) throw foreign(answer.status)
     return said
   }
@@ -87,8 +94,15 @@ async function ask<T>(path: string, isOurs: (said: T) => boolean, how: RequestIn
     if (status >= 500) throw new Refusal(status, `The server answered ${status}.`)
     throw foreign(status)
   }
+  if (status === 401) signedOut.value = said.type === 'revoked' ? 'revoked' : 'signed-out'
   throw new Refusal(status, said.detail, said)
 }
+
+/** What one person entered does not go out under the name of whoever has signed in since. */
+const whose = (path: string): Record<string, string> =>
+  accountHere.value.id === '' || /^\/(session|invitations|offers)\b/.test(path)
+    ? {}
+    : { [ACCOUNT]: accountHere.value.id }
 
 async function dataOf<T>(answer: Response): Promise<T | undefined> {
   if (!/^application\/(problem\+)?json\b/.test(answer.headers.get('content-type') ?? '')) return undefined

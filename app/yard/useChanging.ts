@@ -4,7 +4,8 @@ import Papa from 'papaparse'
 import { csvOf, saveFile } from '~/exchange/files'
 import { usePreferencesStore } from '~/session/preferences'
 import { yard } from '~/sync/device'
-import type { InputError } from '~~/core/errors'
+import { session } from '~/session/account'
+import { InputError } from '~~/core/errors'
 import { LARGEST } from '~~/core/limits'
 import type { YardChange } from '~~/core/yard/change'
 import type { YardRow, YardTable } from '~~/core/yard/column'
@@ -18,7 +19,11 @@ export function useChanging(table: () => YardTable, rows: () => readonly YardRow
   const said = ref('')
   const problems = shallowRef<readonly InputError[]>([])
 
-  const change = (changes: readonly YardChange[]) => yard.change(changes, preferences.person.trim() || undefined)
+  /** What the server would refuse is refused here, before it looks as if it were so. */
+  const change = async (changes: readonly YardChange[]): Promise<InputError | undefined> =>
+    session.may('yard')
+      ? yard.change(changes, preferences.person.trim() || undefined)
+      : new InputError(table().name, '', 'changed by whoever leads, or by the office')
 
   /** Of a list that was brought everything is taken, or nothing. */
   async function brought({ changes, problems: wrong }: TableRead): Promise<void> {

@@ -1,7 +1,7 @@
 import type { AddressInfo, Server } from 'node:net'
 import { deleteCookie, getCookie, getRequestHeader, getRequestHeaders, setCookie, type H3Event } from 'h3'
 import type { Knex } from 'knex'
-import { mayDo, type Right } from '../../shared/people'
+import { ACCOUNT, mayDo, type Right } from '../../shared/people'
 import { NotYours, SignedOut } from '../http/failures'
 import { noteSeen } from './audit'
 import { HOME } from '../workspace/workspace'
@@ -80,6 +80,9 @@ export async function admit(event: H3Event, right: Right, database: () => Promis
   const admitted = await whoAsks(event, await database())
   if (!admitted) throw new SignedOut(false)
   const { workspace } = admitted
+  // The device still holds the work of somebody else: it is not taken under this name.
+  const whose = getRequestHeader(event, ACCOUNT)
+  if (whose !== undefined && whose !== workspace.person?.id) throw new SignedOut(false)
   const role = workspace.person?.role ?? 'lead'
   if (!mayDo(role, right)) throw new NotYours(`This is not for a ${role} to do: ask whoever leads.`)
   // Without an account there is nobody of whom the rest could be told.

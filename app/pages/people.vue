@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed, onMounted } from 'vue'
+import { useRouter } from '#imports'
+import PartTabs from '~/controls/PartTabs.vue'
+import AuditList from '~/session/AuditList.vue'
+import OwnAccount from '~/session/OwnAccount.vue'
+import PeopleList from '~/session/PeopleList.vue'
+import { session } from '~/session/account'
+
+/** Whoever is signed in, and for who leads: who works here, and who did what. */
+const router = useRouter()
+const TABS = [
+  { value: 'you', words: 'You' },
+  { value: 'people', words: 'People' },
+  { value: 'audit', words: 'Who did what' },
+] as const
+type Part = (typeof TABS)[number]['value']
+const tabs = computed(() => TABS.filter(({ value }) => value === 'you' || session.may('people')))
+const part = computed<Part>({
+  get: () => tabs.value.find(({ value }) => value === router.currentRoute.value.query.part)?.value ?? 'you',
+  set: (value) => void router.replace({ query: { part: value } }),
+})
+onMounted(session.refresh)
+</script>
+
+<template>
+  <div class="people-page">
+    <header class="head">
+      <NuxtLink to="/" class="brand measure" aria-label="Vindex: all jobs">‹ jobs</NuxtLink>
+      <h1>People</h1>
+    </header>
+    <main>
+      <template v-if="session.isOpen.value">
+        <p class="note">
+          No account is made yet. The jobs are open, to this machine alone: the server listens to nobody else, and asks
+          nobody to sign in.
+        </p>
+        <p><v-btn variant="flat" color="primary" to="/sign-in">Make the first account</v-btn></p>
+      </template>
+      <PartTabs v-else-if="session.person.value" v-model="part" label="Parts of people" :tabs="tabs">
+        <OwnAccount v-if="part === 'you'" />
+        <PeopleList v-else-if="part === 'people'" />
+        <AuditList v-else />
+      </PartTabs>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.people-page {
+  max-width: 860px;
+  margin: 0 auto;
+  padding: 0 20px 80px;
+  font-size: 17px;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 52px;
+  border-bottom: 1.8px solid var(--ink);
+}
+.brand {
+  color: var(--ink);
+  text-decoration: none;
+  padding: 12px 0;
+}
+h1 {
+  font-size: 22px;
+  margin: 0;
+}
+.note {
+  margin: 18px 0;
+}
+:deep(h2) {
+  margin: 18px 0 6px;
+}
+:deep(h3) {
+  margin: 22px 0 8px;
+}
+:deep(.rows) {
+  list-style: none;
+  padding: 0;
+}
+:deep(.rows li) {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: center;
+  gap: 4px 14px;
+  min-height: 48px;
+  border-bottom: 1px solid var(--rule);
+}
+</style>
