@@ -38,6 +38,10 @@ export default defineNuxtConfig({
     seedDemo: false,
     /** Names that the server answers to beside this machine's own, with commas between. */
     hosts: '',
+    /** Whether the database has several nodes: then a reading waits for what was written before at another one. */
+    cluster: false,
+    /** Whether a proxy stands in front, whose word for where somebody asks from counts. */
+    behindProxy: false,
     /** From one address; 0 for no limit. */
     requestsInTenSeconds: 3_000,
   },

@@ -100,6 +100,8 @@ const AWAY = [
   'ER_CON_COUNT_ERROR',
   'ER_LOCK_WAIT_TIMEOUT',
   'ER_LOCK_DEADLOCK',
+  // A node that is cut off from the others.
+  'ER_UNKNOWN_COM_ERROR',
 ]
 
 /** Nothing is wrong with what was asked: asked again later, it will be answered. */

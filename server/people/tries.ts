@@ -12,7 +12,8 @@ const BY_NAME = { points: 10, duration: 15 * MINUTE, blockDuration: 15 * MINUTE 
 const BY_ADDRESS = { points: 60, duration: 15 * MINUTE, blockDuration: 15 * MINUTE }
 
 function limiter(database: Knex, keyPrefix: string, how: { points: number; duration: number; blockDuration?: number }) {
-  const { database: dbName } = (database.client as { config: { connection: { database: string } } }).config.connection
+  // Of the connection that it has: of a cluster the address is chosen anew for each.
+  const dbName = (database.client as { database: () => string }).database()
   return new RateLimiterMySQL({
     storeClient: database,
     storeType: 'knex',

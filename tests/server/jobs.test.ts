@@ -316,7 +316,7 @@ describe('the database itself', () => {
     while ((await database()('job').where({ is_behind: true })).length > 0) await listJobs(workspace())
     await database().migrate.rollback(undefined, true)
     expect(await database().schema.hasTable('job')).toBe(false)
-    await Promise.all(others.map(migrate))
+    await Promise.all(others.map((each) => migrate(each)))
     expect(await database().schema.hasTable('job_history')).toBe(true)
     await Promise.all(others.map((other) => other.destroy()))
   })
