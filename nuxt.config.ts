@@ -42,6 +42,8 @@ export default defineNuxtConfig({
     cluster: false,
     /** Whether a proxy stands in front, whose word for where somebody asks from counts. */
     behindProxy: false,
+    /** What a monitor has to know; without it nobody is told. */
+    metricsToken: '',
     /** From one address; 0 for no limit. */
     requestsInTenSeconds: 3_000,
   },
@@ -52,7 +54,7 @@ export default defineNuxtConfig({
     esbuild: { options: { target: 'es2022' } },
     output: { dir: process.env.VINDEX_OUTPUT ?? '.output' },
     externals: {
-      external: ['mysql2', 'knex', 'sharp', 'piscina', 'pdfkit', 'svg-to-pdfkit'],
+      external: ['mysql2', 'knex', 'sharp', 'piscina', 'pdfkit', 'svg-to-pdfkit', 'pino', 'prom-client'],
       // Letters that pages are printed in.
       traceInclude: [400, 600].map(
         (weight) => `node_modules/@fontsource/barlow/files/barlow-latin-${weight}-normal.woff`,

@@ -5,6 +5,10 @@ import type { Job } from '../core/document/job'
 import { demoDays } from '../data/demo/days'
 import { demoJobs } from '../data/demo/jobs'
 import type { ListPage } from '../shared/contract'
+import { connect } from '../database/connect'
+import { invite, join as joinBy, makeFirstLead } from '../server/people/accounts'
+import { firstLeadCode } from '../server/people/codes'
+import { startSignIn } from '../server/people/signIns'
 import { ensureBuild } from './lib/build.mjs'
 import { freePort, startDatabase } from './lib/database.mjs'
 import { root, state } from './lib/paths.mjs'
@@ -16,7 +20,6 @@ import { startServer } from './lib/server.mjs'
 const DESK = { width: 1280, height: 800 }
 const PHONE = { width: 360, height: 740 }
 const bankSide = demoJobs().at(-1)!.name
-const STORE = 'Store veranda'
 const ENTRANCE = 'Lane entrance, gate and slab'
 const ORCHARD = 'Orchard side, mended in March'
 const POURED = 'Nine posts and a gate, poured today'
@@ -32,7 +35,6 @@ const VIEWS: {
   { name: 'walk', path: (job: string) => `${job}/walk?post=B14`, size: DESK },
   { name: 'look', path: (job: string) => `${job}/look?post=B7`, size: DESK },
   { name: 'cause', path: (job: string) => `${job}/cause?post=B7`, size: DESK, tap: 'Rotted at the ground line' },
-  { name: 'red-flag', path: (job: string) => `${job}/cause?post=V2`, size: DESK, of: STORE },
   { name: 'repair', path: (job: string) => `${job}/repair?post=B7`, size: DESK },
   { name: 'side-by-side', path: (job: string) => `${job}/repair?post=B7`, size: DESK, tap: 'Side by side' },
   { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
@@ -68,6 +70,41 @@ function pouredJob(): Job {
   return { ...job, name: POURED, site: { ...job.site, place: 'bank' }, day, pours }
 }
 
+const LEAD = { name: 'Wren', signInName: 'wren', password: 'oak gravel tuesday lantern' }
+
+/** Last, since from then on whoever comes has to sign in: a firm of three, as whoever leads sees it. */
+async function showPeople(): Promise<void> {
+  const rows = connect(database.url('vindex'))
+  try {
+    const asked = { address: 'here', now: new Date() }
+    const first = { ...LEAD, code: (await firstLeadCode(rows))!, workspace: 'Halm Fencing' }
+    const person = await makeFirstLead(rows, first, asked)
+    const here = { id: person.workspace, database: rows, person }
+    for (const [name, role] of [
+      ['Robin', 'technician'],
+      ['Finch', 'office'],
+    ] as const) {
+      const { token } = await invite(here, { name, role })
+      const made = await joinBy(rows, { token, name, signInName: name.toLowerCase(), password: LEAD.password })
+      await startSignIn(rows, {
+        person: made.id,
+        device: role === 'office' ? 'Windows, Edge' : 'Android phone, Chromium',
+        now: new Date(),
+      })
+    }
+  } finally {
+    await rows.destroy()
+  }
+  const page = await browser.newPage({ viewport: DESK, reducedMotion: 'reduce', locale: 'en-GB' })
+  await page.goto(`${server.address}/sign-in?to=/people?part=people`)
+  await page.getByLabel('Name to sign in with').fill(LEAD.signInName)
+  await page.getByLabel('Password').fill(LEAD.password)
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await page.getByRole('listitem', { name: 'Robin' }).waitFor()
+  await page.screenshot({ path: join(folder, 'people.png') })
+  await page.close()
+}
+
 const folder = join(root, 'docs', 'screenshots')
 mkdirSync(folder, { recursive: true })
 const build = await ensureBuild()
@@ -96,6 +133,7 @@ try {
     await page.screenshot({ path: join(folder, `${name}.png`) })
     await page.close()
   }
+  await showPeople()
 } finally {
   await browser.close()
   await server.stop()

@@ -59,7 +59,7 @@ try {
   say(
     HOST === '127.0.0.1'
       ? 'only this machine can reach it; HOST=0.0.0.0 opens it to your network'
-      : `anyone who can reach ${HOST} can read and change every job: there is no sign-in yet`,
+      : `whoever can reach ${HOST} has to sign in; over plain http only this machine's own browser can: put TLS in front`,
   )
   say('Ctrl-C stops the server and its database')
   await Promise.race([server.failed, ...(database ? [database.failed] : [])])

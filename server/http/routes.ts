@@ -9,6 +9,7 @@ type Methods = Readonly<Partial<Record<'GET' | 'POST' | 'PUT' | 'DELETE', Right>
 export const ROUTES: readonly (readonly [path: string, methods: Methods])[] = [
   ['/api/health', { GET: 'anyone' }],
   ['/api/ready', { GET: 'anyone' }],
+  ['/api/metrics', { GET: 'anyone' }],
   ['/api/session', { GET: 'anyone', POST: 'anyone', DELETE: 'anyone' }],
   ['/api/session/first', { POST: 'anyone' }],
   ['/api/session/passkey', { POST: 'anyone' }],
@@ -65,6 +66,16 @@ export function methodsOf(path: string): Methods {
   const found = ROUTES.filter(([pattern]) => fits(pattern.split('/'), steps))
   // An address that is written out stands before one with a name in it.
   return Object.assign({}, ...found.reverse().map(([, methods]) => methods)) as Methods
+}
+
+/**
+ * An address as it stands in the list, for whoever counts: names in it are left out.
+ *
+ * @example patternOf('/api/jobs/x/history') // '/api/jobs/:id/history'
+ */
+export function patternOf(path: string): string {
+  const steps = path.split('/')
+  return ROUTES.find(([pattern]) => fits(pattern.split('/'), steps))?.[0] ?? 'none'
 }
 
 const fits = (pattern: readonly string[], steps: readonly string[]): boolean =>

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { defineNitroPlugin } from 'nitropack/runtime'
 import { database } from '../database'
 import { logFault } from '../http/log'
+import { watchPool } from '../http/metrics'
 import { forgetDeleted } from '../jobs/service'
 import { forgetAudit } from '../people/audit'
 import { firstLeadCode } from '../people/codes'
@@ -28,6 +29,7 @@ async function sayFirstCode(database: Knex): Promise<void> {
 export default defineNitroPlugin((nitro) => {
   database()
     .then(async (opened) => {
+      watchPool(opened)
       await sayFirstCode(opened)
       await forgetDeleted(opened)
       await forgetOld(opened)

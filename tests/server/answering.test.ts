@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream'
 import type { H3Event } from 'h3'
-import { describe, expect, it, vi } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { InputError } from '../../core/errors'
 import { problemOf } from '../../server/http/answering'
 import { LARGEST } from '../../core/limits'
@@ -15,7 +15,7 @@ import {
   TooMuch,
   WrongMethod,
 } from '../../server/http/failures'
-import { logFault } from '../../server/http/log'
+import { faultOf } from '../../server/http/log'
 
 /** A request with this body, as far as reading it goes. */
 function request(body: Buffer | string, type: string): H3Event {
@@ -65,15 +65,13 @@ describe('keys of new jobs', () => {
 
 describe('what is written down of a fault', () => {
   it('is where it happened, and nothing of what was sent', () => {
-    const said = vi.spyOn(console, 'error').mockImplementation(() => {})
     const message = "insert into `job` (`document`) values ('secret of the garden') - Data too long"
-    logFault(Object.assign(new Error(message), { code: 'ER_DATA_TOO_LONG', sqlMessage: message }))
-    logFault('only words')
-    const [[first], [second]] = said.mock.calls as [[string], [string]]
-    said.mockRestore()
-    expect(first).toMatch(/^Error ER_DATA_TOO_LONG\n\s+at /)
-    expect(first).not.toContain('secret')
-    expect(second).toBe('Error')
+    const fault = faultOf(Object.assign(new Error(message), { code: 'ER_DATA_TOO_LONG', sqlMessage: message }))
+    expect(fault).toMatchObject({ fault: 'Error', code: 'ER_DATA_TOO_LONG' })
+    expect(fault.at[0]).toMatch(/^at /)
+    expect(JSON.stringify(fault)).not.toContain('secret')
+    expect(faultOf(new TypeError('x is no function'))).toMatchObject({ fault: 'TypeError', says: 'x is no function' })
+    expect(faultOf('only words')).toEqual({ fault: 'Error', at: [] })
   })
 })
 

@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { isServed } from '../../server/http/hosts'
-import { methodsOf, ROUTES } from '../../server/http/routes'
+import { methodsOf, patternOf, ROUTES } from '../../server/http/routes'
 import { takeStream } from '../../server/http/streams'
 import { pageToken, readPageToken } from '../../server/jobs/paging'
 import { turns } from '../../server/photographs/turns'
@@ -27,6 +27,17 @@ describe('addresses', () => {
     ['/api/jobs/x/history/y', {}],
   ])('%s takes %j', (path, methods) => {
     expect(methodsOf(path)).toEqual(methods)
+  })
+})
+
+describe('what is counted of an address', () => {
+  it.each([
+    ['/api/jobs/abc/history', '/api/jobs/:id/history'],
+    ['/api/jobs/import', '/api/jobs/import'],
+    ['/api/offers/secret-of-a-customer', '/api/offers/:token'],
+    ['/api/nothing/of/ours', 'none'],
+  ])('%s is %s', (path, pattern) => {
+    expect(patternOf(path)).toBe(pattern)
   })
 })
 
