@@ -131,13 +131,15 @@ report(
 )
 
 const database = await startDatabase(join(state, 'bench-database'), { names: TEST_DATABASES })
-const { edits, lists } = await editFigures(database.url('vindex_test_bench'))
+const { edits, lists, others } = await editFigures(database.url('vindex_test_bench'))
 await database.stop()
 for (const { posts, edits: made, driver } of edits) {
   report(`edits of a job of ${posts} posts`, made, 'each second')
   report('  over the bare driver', made / driver, 'times')
 }
 for (const [jobs, time] of lists) report(`a page of the list, of ${jobs} jobs`, time, 'ms')
+report('a page of the 1000 jobs of one workspace among 100 000', others.page, 'ms')
+report('  a search in them', others.search, 'ms')
 
 for (const [name, value] of await recordFigures()) report(name, value, 'ms')
 for (const [name, value] of await pageFigures()) report(name, value, 'ms')

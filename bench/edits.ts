@@ -37,7 +37,9 @@ const jobOf = (posts: number): Job => ({
   ],
 })
 
-export async function editFigures(url: string): Promise<{ edits: EditFigures[]; lists: [jobs: number, ms: number][] }> {
+export async function editFigures(
+  url: string,
+): Promise<{ edits: EditFigures[]; lists: [jobs: number, ms: number][]; others: AmongOthers }> {
   await recreate(url)
   const database = connect(url)
   try {
@@ -49,9 +51,40 @@ export async function editFigures(url: string): Promise<{ edits: EditFigures[]; 
       await fillTo(database, jobs)
       lists.push([jobs, await medianOf(() => listJobs({ id: HOME, database }))])
     }
-    return { edits, lists }
+    const others = await listsAmong(database)
+    return { edits, lists, others }
   } finally {
     await database.destroy()
+  }
+}
+
+/** A page of a workspace with 1 000 jobs among 100 000 of others, and a search in it, ms. */
+export interface AmongOthers {
+  page: number
+  search: number
+}
+async function listsAmong(database: Knex): Promise<AmongOthers> {
+  const ids = ['firm', ...Array.from({ length: 99 }, (_, i) => `firm-${i}`)]
+  await database('workspace').insert(ids.map((id) => ({ id, name: id, made_at: new Date() })))
+  const summary = JSON.stringify({ posts: 1, failed: 0, undecided: 0, lines: [] })
+  for (const workspace of ids) {
+    const rows = Array.from({ length: 1_000 }, (_, i) => ({
+      id: randomUUID(),
+      workspace,
+      name: `Job ${i}`,
+      site_name: 'Sedgewater',
+      version: 1,
+      document: '{}',
+      summary,
+      created_at: new Date(),
+      updated_at: new Date(Date.now() - i * 1e3),
+    }))
+    await database('job').insert(rows)
+  }
+  const firm = { id: 'firm', database }
+  return {
+    page: await medianOf(() => listJobs(firm)),
+    search: await medianOf(() => listJobs(firm, { search: 'Job 99' })),
   }
 }
 

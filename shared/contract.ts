@@ -2,6 +2,7 @@ import type { Role } from './people'
 import type { Job } from '../core/document/job'
 import type { JobSummary } from '../core/document/summary'
 import type { Command } from '../core/edit/commands'
+import type { Writer } from '../core/edit/rebase'
 import type { OfferAnswer, OfferState } from '../core/offer/answer'
 import type { Offer } from '../core/offer/offer'
 import type { Lesson } from '../core/record/lessons'
@@ -119,6 +120,8 @@ export interface Problem {
   version?: number
   mine?: Command[]
   theirs?: Command[]
+  /** Of each of theirs, who and when. */
+  writers?: Writer[]
 }
 
 /** What a workspace has of its own in the tables of its yard. */

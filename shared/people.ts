@@ -19,6 +19,7 @@ const RIGHTS: Readonly<Record<Role, readonly Right[]>> = {
  */
 export const mayDo = (role: Role, right: Right): boolean => RIGHTS[role].includes(right)
 
+export const ROLE_NAMES: Readonly<Record<Role, string>> = { lead: 'Lead', technician: 'Technician', office: 'Office' }
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {
   lead: 'Lead: everything, and who works here',
   technician: 'Technician: jobs, records and offers',

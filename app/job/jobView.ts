@@ -64,8 +64,7 @@ export function createJobView(
   watch(
     plan,
     (now, before) => {
-      if (now && !before)
-        opensAt.value = whereWorkStands(job.value!, now)
+      if (now && !before) opensAt.value = whereWorkStands(job.value!, now)
     },
     { immediate: true, flush: 'sync' },
   )

@@ -108,7 +108,7 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
       }
       case 'merged': {
         const { before, job: after } = news
-        const { clean, conflicts: met, renames } = rebase(waiting.value, news.theirs, { before, after })
+        const { clean, conflicts: met, renames } = rebase(waiting.value, news.theirs, { before, after }, news.writers)
         waiting.value = clean.map((batch) => ({ ...batch, version: news.version }))
         conflicts.value = [...conflicts.value, ...met]
         merged.value = true

@@ -63,7 +63,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
             <p v-if="failure" class="caution" role="alert">
               {{ failure }} <v-btn variant="text" @click="load">Try again</v-btn>
             </p>
-            <p v-if="session.isOpen.value && !search" class="soft">
+            <p v-if="session.isOpen.value && !search" class="soft open">
               Open to this machine alone: nobody has an account here yet.
             </p>
             <TrayPanel />
@@ -110,6 +110,9 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
 </template>
 
 <style scoped>
+.open {
+  margin-top: 12px;
+}
 .jobs {
   max-width: 1180px;
   margin: 0 auto;

@@ -72,6 +72,9 @@ h1 {
 .note {
   margin: 18px 0;
 }
+:deep(section > p) {
+  margin: 10px 0;
+}
 :deep(h2) {
   margin: 18px 0 6px;
 }

@@ -8,6 +8,7 @@ import { LONGEST } from '~~/core/limits'
 import type { SelfAnswer } from '~~/shared/contract'
 import { ROLE_WORDS } from '~~/shared/people'
 import { session, waitingHere } from './account'
+import { dayWords } from '~~/core/report/dates'
 import DeviceList from './DeviceList.vue'
 import { peopleApi } from './peopleApi'
 
@@ -51,7 +52,7 @@ const addPasskey = () =>
   ask(async () => {
     const optionsJSON = await peopleApi.newPasskeyQuestion()
     const response = await startRegistration({ optionsJSON })
-    await peopleApi.addPasskey(`Made on ${new Date().toISOString().slice(0, 10)}`, response)
+    await peopleApi.addPasskey(`Made on ${dayWords(Date.now())}`, response)
   }, 'This device has a passkey now.')
 
 /** Whoever leaves takes nothing along: what waits is said first. */
@@ -81,7 +82,8 @@ async function leave(): Promise<void> {
     <ul v-if="own?.passkeys.length" class="rows">
       <li v-for="each in own.passkeys" :key="each.id">
         <span
-          >{{ each.name }}<template v-if="each.usedAt">, used {{ each.usedAt.slice(0, 10) }}</template></span
+          >{{ each.name
+          }}<template v-if="each.usedAt">, used on {{ dayWords(Date.parse(each.usedAt)) }}</template></span
         >
         <v-btn variant="text" @click="ask(() => peopleApi.removePasskey(each.id))">Take it out</v-btn>
       </li>

@@ -5,7 +5,8 @@ import { object, string } from 'yup'
 import type { Refusal } from '~/sync/api'
 import { LONGEST } from '~~/core/limits'
 import type { InvitationLink, PeopleAnswer, PersonAnswer } from '~~/shared/contract'
-import { ROLE_WORDS, ROLES, type Role } from '~~/shared/people'
+import { ROLE_NAMES, ROLE_WORDS, ROLES, type Role } from '~~/shared/people'
+import { dayWords } from '~~/core/report/dates'
 import DeviceList from './DeviceList.vue'
 import { peopleApi } from './peopleApi'
 
@@ -14,7 +15,7 @@ const here = shallowRef<PeopleAnswer>()
 const failure = ref('')
 /** A link that is shown once, and for whom. */
 const link = shallowRef<{ address: string; until: string; name: string }>()
-const roles = ROLES.map((value) => ({ value, title: ROLE_WORDS[value] }))
+const roles = ROLES.map((value) => ({ value, title: ROLE_NAMES[value] }))
 
 async function ask(work: () => Promise<unknown>): Promise<void> {
   failure.value = ''
@@ -30,7 +31,7 @@ onMounted(() => ask(async () => undefined))
 const show = ({ token, expiresAt }: InvitationLink, name: string) =>
   (link.value = {
     address: `${location.origin}/sign-in?invitation=${token}`,
-    until: expiresAt.slice(0, 10),
+    until: dayWords(Date.parse(expiresAt)),
     name,
   })
 const form = useForm<{ name: string; role: Role }>({
@@ -63,8 +64,8 @@ function leave({ id }: PersonAnswer): void {
     <ul class="rows people">
       <li v-for="each in here?.people ?? []" :key="each.id" :aria-label="each.name">
         <div class="who">
-          <strong>{{ each.name }}</strong> <span class="soft">{{ each.signInName }}</span>
-          <span v-if="each.leftAt">, left on {{ each.leftAt.slice(0, 10) }}</span>
+          <strong>{{ each.name }}</strong> <span class="soft">signs in as {{ each.signInName }}</span>
+          <span v-if="each.leftAt">, left on {{ dayWords(Date.parse(each.leftAt)) }}</span>
         </div>
         <div class="row">
           <template v-if="each.leftAt">
@@ -90,7 +91,7 @@ function leave({ id }: PersonAnswer): void {
     <h3>Somebody new</h3>
     <form novalidate class="field-grid" @submit.prevent="invite">
       <v-text-field v-model="name" label="Name" :error-messages="form.errors.value.name" />
-      <v-select v-model="role" label="Role" :items="roles" />
+      <v-select v-model="role" label="Role" :items="roles" :hint="ROLE_WORDS[role]" persistent-hint />
       <v-btn type="submit">Make a link</v-btn>
     </form>
     <div v-if="link" class="link" role="status">
@@ -109,6 +110,7 @@ function leave({ id }: PersonAnswer): void {
 }
 .who {
   font-size: 18px;
+  margin-bottom: 12px;
 }
 .role {
   flex: 1 1 220px;

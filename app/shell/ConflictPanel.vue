@@ -2,11 +2,15 @@
 import { computed } from 'vue'
 import { useJobSession } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
+import type { Conflict } from '~~/core/edit/rebase'
+import { momentWords } from '~~/core/report/dates'
 import { commandWords, subjectWords } from '~~/core/edit/apply'
 
 /** Two people wrote to the same thing: both values, for a person to choose. Neither is lost till then. */
 const session = useJobSession()
 const preferences = usePreferencesStore()
+/** Where the device is. */
+const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
 const words = { length: preferences.show }
 
 const said = computed(() => {
@@ -18,6 +22,11 @@ const said = computed(() => {
   }
   return 'Others worked on this job too; their edits and yours are both in.'
 })
+/** Who it was and when, as far as the server knows. */
+function takeWords({ writer }: Conflict): string {
+  if (!writer) return 'Take theirs:'
+  return `Take ${writer.by ? `${writer.by}’s` : 'theirs'}, ${momentWords(Date.parse(writer.at), session.job?.site?.timeZone ?? HERE)}:`
+}
 function heard(): void {
   if (session.refused) session.refused = ''
   else session.merged = false
@@ -36,7 +45,7 @@ function heard(): void {
           >Keep yours: {{ commandWords(conflict.mine, words) }}</v-btn
         >
         <v-btn class="grow" @click="session.resolve(conflict, 'theirs')"
-          >Take theirs: {{ commandWords(conflict.theirs, words) }}</v-btn
+          >{{ takeWords(conflict) }} {{ commandWords(conflict.theirs, words) }}</v-btn
         >
       </div>
     </div>

@@ -3,7 +3,7 @@ import { InputError } from '~~/core/errors'
 import { applyCommands } from '~~/core/edit/apply'
 import type { VersionedBatch } from '~~/core/edit/batch'
 import type { Command } from '~~/core/edit/commands'
-import { rebase, type Conflict } from '~~/core/edit/rebase'
+import { rebase, type Conflict, type Writer } from '~~/core/edit/rebase'
 import { isRenaming, renamed, type Renames } from '~~/core/edit/renames'
 import type { AppliedAnswer } from '~~/shared/contract'
 import { Refusal, type Api } from './api'
@@ -20,12 +20,13 @@ interface VersionedJob {
 interface Theirs {
   version: number
   theirs: readonly Command[]
+  writers: readonly Writer[]
 }
 
 /** What became of a job's edits. */
 export type EditsNews =
   | { what: 'taken'; batch: string; at: number; version: number; job: Job }
-  | { what: 'merged'; version: number; before: Job; job: Job; theirs: Command[] }
+  | { what: 'merged'; version: number; before: Job; job: Job; theirs: Command[]; writers: Writer[] }
   | { what: 'refused'; batch: string; why: string }
   /** Another window has chosen between two edits. */
   | { what: 'resolved'; conflict: Conflict }
@@ -60,9 +61,9 @@ export function editsSender(
       return 'taken'
     } catch (error) {
       if (!(error instanceof Refusal) || error.status !== 409 || error.isForeign) throw error
-      const { version, theirs } = error.body
+      const { version, theirs, writers = [] } = error.body
       if (version === undefined || !Array.isArray(theirs)) throw error
-      await merged(jobId, batch.version, { version, theirs })
+      await merged(jobId, batch.version, { version, theirs, writers })
       return 'made-anew'
     }
   }
@@ -95,7 +96,11 @@ export function editsSender(
   }
 
   /** The job before others wrote and after: from the kept copy, or the server's own where the copy is another one. */
-  async function between(jobId: string, from: number, { version, theirs }: Theirs): Promise<{ before: Job; job: Job }> {
+  async function between(
+    jobId: string,
+    from: number,
+    { version, theirs }: Pick<Theirs, 'version' | 'theirs'>,
+  ): Promise<{ before: Job; job: Job }> {
     const kept = await storage.jobs.get(jobId)
     if (kept?.version === from) return { before: kept.job, job: applyCommands(kept.job, theirs) }
     const read = await api.readJob(jobId)
@@ -105,9 +110,9 @@ export function editsSender(
   }
 
   /** Others have written since: key by key, nothing dropped, all or nothing on the device. */
-  async function merged(jobId: string, from: number, { version, theirs }: Theirs): Promise<void> {
+  async function merged(jobId: string, from: number, { version, theirs, writers }: Theirs): Promise<void> {
     const { before, job } = await between(jobId, from, { version, theirs })
-    tell(jobId, { what: 'merged', version, before, job, theirs: [...theirs] })
+    tell(jobId, { what: 'merged', version, before, job, theirs: [...theirs], writers: [...writers] })
     await storage.transaction('rw', ['outbox', 'jobs', 'conflicts', 'wayBack'], async () => {
       const rows = await storage.outbox.where({ kind: EDITS, topic: jobId }).sortBy('order')
       const old = rows.filter((row) => (row.body as VersionedBatch).version < version)
@@ -115,6 +120,7 @@ export function editsSender(
         old.map((row) => row.body as VersionedBatch),
         theirs,
         { before, after: job },
+        writers,
       )
       for (const { id, order } of old) {
         const left = clean.find((batch) => batch.id === id)

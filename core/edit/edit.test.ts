@@ -225,6 +225,15 @@ describe('posts, lines, marks and photographs', () => {
       conflicts: [{ mine, theirs: theirs[0] }],
     })
   })
+
+  it('is beside who wrote the other, and when', () => {
+    const tap = (value: string): Command => ({ name: 'setReading', ...at, key: 'tap', value }) as Command
+    const elsewhere: Command = { name: 'renameJob', value: 'Called otherwise' }
+    const writers = [{ at: '2026-03-14T09:00:00Z' }, { by: 'Robin', at: '2026-03-14T09:30:00Z' }]
+    const { conflicts } = rebase([{ id: '1', commands: [tap('dull')] }], [elsewhere, tap('rings')], undefined, writers)
+    expect(conflicts).toEqual([{ mine: tap('dull'), theirs: tap('rings'), writer: writers[1] }])
+    expect(rebase([{ id: '1', commands: [tap('dull')] }], [tap('rings')]).conflicts[0]).not.toHaveProperty('writer')
+  })
 })
 
 it.each<[Command, string, string]>([

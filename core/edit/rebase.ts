@@ -3,9 +3,17 @@ import { targetOf, type CommandBatch } from './apply'
 import type { Command } from './commands'
 import { isRenaming, renamed, renamesOf, type Renames } from './renames'
 
+/** Who wrote something that the server has, and when. */
+export interface Writer {
+  by?: string
+  at: string
+}
+
 export interface Conflict {
   mine: Command
   theirs: Command
+  /** Of theirs, where the server said so. */
+  writer?: Writer
 }
 
 export interface Rebase<Batch extends CommandBatch> {
@@ -34,23 +42,34 @@ const NO_RENAMES: Renames = { lines: new Map(), posts: new Map() }
  *
  * @param mine   waiting batches in their order
  * @param theirs commands applied since the version that `mine` was made on
+ * @param writers of each of theirs, who and when
  */
 export function rebase<Batch extends CommandBatch>(
   mine: readonly Batch[],
   theirs: readonly Command[],
   between?: Between,
+  writers: readonly Writer[] = [],
 ): Rebase<Batch> {
   const renames = between ? renamesOf(mine, between.before, between.after) : NO_RENAMES
-  const others = theirs.map((command): Targeted => ({ command, target: targetOf(command) }))
+  const others = theirs.map(
+    (command, i): Targeted => ({
+      command,
+      target: targetOf(command),
+      ...(writers[i] ? { writer: writers[i] } : {}),
+    }),
+  )
   const clean: Batch[] = []
   const conflicts: Conflict[] = []
   for (const batch of mine) {
     const kept: Command[] = []
     for (const command of isRenaming(renames) ? batch.commands.map((each) => renamed(each, renames)) : batch.commands) {
       const mineHere = { command, target: targetOf(command) }
-      const other = others.findLast((each) => meets(mineHere, each))?.command
+      const other = others.findLast((each) => meets(mineHere, each))
       if (!other) kept.push(command)
-      else if (!sameEdit(command, other)) conflicts.push({ mine: command, theirs: other })
+      else if (!sameEdit(command, other.command)) {
+        const { command: written, writer } = other
+        conflicts.push({ mine: command, theirs: written, ...(writer ? { writer } : {}) })
+      }
     }
     if (kept.length > 0) clean.push({ ...batch, commands: kept })
   }
@@ -60,6 +79,7 @@ export function rebase<Batch extends CommandBatch>(
 interface Targeted {
   command: Command
   target: readonly string[]
+  writer?: Writer
 }
 
 function meets(a: Targeted, b: Targeted): boolean {

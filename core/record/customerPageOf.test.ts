@@ -108,3 +108,32 @@ describe('the customer’s page', () => {
     expect(pageOf(orchard, 'O99')).toBeUndefined()
   })
 })
+
+describe('what was thought and what was found', () => {
+  const found = (cause: string, also?: string[]): Job =>
+    ({
+      ...orchard,
+      lines: orchard.lines.map((line) => ({
+        ...line,
+        posts: line.posts.map((post) =>
+          post.id === 'O3'
+            ? {
+                ...post,
+                judgement: {
+                  ...post.judgement,
+                  found: { at: '2026-03-10T10:15:00Z', cause, ...(also ? { also } : {}) },
+                },
+              }
+            : post,
+        ),
+      })),
+    }) as Job
+  const says = (job: Job) => part(job, 'What failed, and why').join(' ')
+  it('is a miss where digging found something else alone', () => {
+    expect(says(found('bad-concrete', ['undersized-footing']))).toContain('when it was dug, it was not')
+  })
+  it('is none where it was one of two', () => {
+    expect(says(found('bad-concrete', ['ground-line-decay']))).not.toContain('it was not')
+    expect(says(found('ground-line-decay'))).not.toContain('it was not')
+  })
+})

@@ -45,8 +45,17 @@ export function problemOf(error: unknown): Problem {
     return { type: 'input', title: 'Not accepted', status: 422, detail: message, key, value: short(value), range }
   }
   if (error instanceof StaleVersion) {
-    const { version, mine, theirs, message } = error
-    return { type: 'conflict', title: 'Changed by others', status: 409, detail: message, version, mine, theirs }
+    const { version, mine, theirs, writers, message } = error
+    return {
+      type: 'conflict',
+      title: 'Changed by others',
+      status: 409,
+      detail: message,
+      version,
+      mine,
+      theirs,
+      writers,
+    }
   }
   if (error instanceof Away) return { type: 'away', title: 'Away', status: 503, detail: error.message }
   if (error instanceof Taken) return { type: 'taken', title: 'Taken', status: 409, detail: error.message }

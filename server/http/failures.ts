@@ -1,4 +1,5 @@
 import type { Command } from '../../core/edit/commands'
+import type { Writer } from '../../core/edit/rebase'
 
 export class NotFound extends Error {
   constructor(
@@ -15,6 +16,8 @@ export class StaleVersion extends Error {
     readonly version: number,
     readonly mine: Command[],
     readonly theirs: Command[],
+    /** Of each of theirs. */
+    readonly writers: Writer[] = [],
   ) {
     super('Others have changed this job since.')
   }

@@ -4,6 +4,7 @@ import { readJob } from '../../core/document/check'
 import type { Job } from '../../core/document/job'
 import { applyCommands, type CommandBatch } from '../../core/edit/apply'
 import type { VersionedBatch } from '../../core/edit/batch'
+import type { Writer } from '../../core/edit/rebase'
 import { checkEdit } from '../../core/edit/check'
 import type { Command } from '../../core/edit/commands'
 import { LARGEST } from '../../core/limits'
@@ -164,7 +165,15 @@ export async function applyBatch(
     }
     const before = await jobs.findBatch(inside, id, batch.id)
     if (before !== undefined) return { answer: { batch: batch.id, version: head.version, at: before } }
-    throw new StaleVersion(head.version, batch.commands, await commandsSince(inside, id, batch.version))
+    const since = await jobs.historySince(inside, id, batch.version)
+    throw new StaleVersion(
+      head.version,
+      batch.commands,
+      since.flatMap(({ commands }) => commands),
+      since.flatMap(({ commands, madeBy, madeAt }) =>
+        commands.map((): Writer => ({ ...(madeBy === undefined ? {} : { by: madeBy }), at: madeAt.toISOString() })),
+      ),
+    )
   })
   // Only what was committed is remembered.
   if (applied.job) memory.set(id, { version: applied.answer.version, job: applied.job })
@@ -194,10 +203,6 @@ async function applyNext(
     await jobs.keepWhole(inside, id, version, ready)
   }
   return { answer: { batch: batch.id, version, at: version }, job }
-}
-
-async function commandsSince(workspace: Workspace, id: string, version: number): Promise<Command[]> {
-  return (await jobs.historySince(workspace, id, version)).flatMap((entry) => entry.commands)
 }
 
 /** A page of the history, oldest first. */

@@ -22,6 +22,7 @@ import { NotFound, StaleVersion, TooLarge } from '../../server/http/failures'
 import { readPhotograph, storePhotograph } from '../../server/photographs/service'
 import { sidewaysPhotograph } from '../support/pictures'
 import { connect, migrate } from '../../database/connect'
+import { together, type Workspace } from '../../server/workspace/workspace'
 import { ownDatabase } from './ownDatabase'
 
 const { database, workspace, url } = ownDatabase('jobs')
@@ -74,8 +75,19 @@ describe('commands', () => {
     await applyBatch(workspace(), id, batch(1, theirs))
     const refused = await applyBatch(workspace(), id, batch(1, mine)).catch((error: unknown) => error)
     expect(refused).toBeInstanceOf(StaleVersion)
-    expect(refused).toMatchObject({ version: 2, mine: [mine], theirs: [theirs] })
+    expect(refused).toMatchObject({ version: 2, mine: [mine], theirs: [theirs], writers: [{ at: expect.any(String) }] })
     expect((await b7(id)).observations!.tap).toBe('hollow')
+  })
+
+  it('are told with who wrote them, where somebody is signed in', async () => {
+    const id = await newBankSide()
+    const robin = { ...workspace(), person: { id: 'robin', name: 'Robin', role: 'technician' as const } }
+    await applyBatch(robin, id, batch(1, reading('tap', 'hollow'), reading('pushPivot', 'in-the-soil')))
+    const refused = (await applyBatch(workspace(), id, batch(1, reading('tap', 'rings'))).catch(
+      (error: unknown) => error,
+    )) as StaleVersion
+    expect(refused.writers.map(({ by }) => by)).toEqual(['Robin', 'Robin'])
+    expect((await readHistory(workspace(), id)).entries).toMatchObject([{ version: 2, madeBy: 'Robin' }])
   })
 
   it('that arrive twice are applied once', async () => {
@@ -319,5 +331,70 @@ describe('the database itself', () => {
     await Promise.all(others.map((each) => migrate(each)))
     expect(await database().schema.hasTable('job_history')).toBe(true)
     await Promise.all(others.map((other) => other.destroy()))
+  })
+})
+
+describe('another workspace', () => {
+  const elsewhere = () => ({ ...workspace(), id: 'elsewhere' })
+  it('sees none of it, whichever way it asks', async () => {
+    const id = await newBankSide()
+    const none = { ...elsewhere() }
+    await expect(readStoredJob(none, id)).rejects.toThrow(NotFound)
+    await expect(readHistory(none, id)).rejects.toThrow(NotFound)
+    await expect(applyBatch(none, id, batch(1, reading('tap', 'dull')))).rejects.toThrow(NotFound)
+    await expect(deleteJob(none, id)).rejects.toThrow(NotFound)
+    await expect(restoreJob(none, id)).rejects.toThrow(NotFound)
+    expect((await listJobs(none)).jobs).toEqual([])
+    expect((await readStoredJob(workspace(), id)).version).toBe(1)
+  })
+  it('makes a job of its own by the same key', async () => {
+    await database()('workspace').insert({ id: 'elsewhere', name: 'Elsewhere', made_at: new Date() })
+    const [ours, theirs] = [
+      await importJob(workspace(), bankSide, { madeBy: 'wish-of-both' }),
+      await importJob(elsewhere(), bankSide, { madeBy: 'wish-of-both' }),
+    ]
+    expect(theirs.id).not.toBe(ours.id)
+    expect((await importJob(elsewhere(), bankSide, { madeBy: 'wish-of-both' })).id).toBe(theirs.id)
+    expect((await listJobs(elsewhere())).jobs.map(({ id }) => id)).toEqual([theirs.id])
+  })
+})
+
+describe('what is done together', () => {
+  const tap = async (here: Workspace, id: string) => {
+    await here
+      .database('job')
+      .where({ id })
+      .update({ undecided: here.database.raw('undecided + 1') })
+  }
+  it('goes again where another writer was faster, and is done once', async () => {
+    const [one, other] = [await newBankSide(), await newBankSide()]
+    let tries = 0
+    const both = (first: string, second: string) =>
+      together(workspace(), async (inside) => {
+        tries++
+        await tap(inside, first)
+        await inside.database.raw('select sleep(0.2)')
+        await tap(inside, second)
+      })
+    // Each holds what the other wants: the database sends one of them back.
+    await Promise.all([both(one, other), both(other, one)])
+    expect(tries).toBe(3)
+    const counts = await database()('job').whereIn('id', [one, other]).pluck('undecided')
+    const { undecided } = (await database()('job')
+      .where({ id: await newBankSide() })
+      .first('undecided'))!
+    expect(counts).toEqual([undecided + 2, undecided + 2])
+  })
+  it('is not done at all where it fails, and is not tried again', async () => {
+    const id = await newBankSide()
+    let tries = 0
+    const failing = together(workspace(), async (inside) => {
+      tries++
+      await tap(inside, id)
+      throw new Error('spoilt')
+    })
+    await expect(failing).rejects.toThrow('spoilt')
+    expect(tries).toBe(1)
+    expect((await readStoredJob(workspace(), id)).version).toBe(1)
   })
 })
