@@ -185,6 +185,12 @@ export const api = {
       ...READ,
       method: 'POST',
     }),
+  /** Whoever has a link to it finds nothing there any more. */
+  takeBackLinks: (job: string, offer: string) =>
+    ask<{ links: number }>(`${offerPath(job, offer)}/link`, ({ links }) => Number.isInteger(links), {
+      ...READ,
+      method: 'DELETE',
+    }),
   answerOffer: (job: string, offer: string, answer: OfferAnswer) =>
     ask<KeptOffer>(`${offerPath(job, offer)}/answer`, isOffer(offer), post(JSON.stringify(answer))),
   readByLink: (token: string) => ask<OfferPage>(`/offers/${encodeURIComponent(token)}`, ({ offer }) => Boolean(offer)),

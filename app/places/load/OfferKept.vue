@@ -22,6 +22,11 @@ const state = computed(() => (kept.state ? STATES[kept.state] : 'waits for a sig
 const words = (amount: number) => moneyWords(amount, kept.offer.currency)
 const changes = computed(() => (before ? offerChanges(before, kept.offer) : []))
 const link = computed(() => (offers.link.value?.offer === kept.id ? offers.link.value.address : ''))
+const takenBack = computed(() => {
+  const { offer, links } = offers.takenBack.value ?? {}
+  if (offer !== kept.id) return ''
+  return links === 0 ? 'There was no link to it.' : 'Whoever has a link to it finds nothing there any more.'
+})
 const copied = ref(false)
 async function copy(): Promise<void> {
   await navigator.clipboard.writeText(link.value)
@@ -61,6 +66,7 @@ async function answer(option?: string): Promise<void> {
     <div class="row">
       <v-btn v-if="kept.checksum" :href="offerAddress(offers.jobId, kept.id)" target="_blank">Open its page</v-btn>
       <v-btn v-if="isOpen" variant="text" @click="offers.makeLink(kept.id)">Link for the customer</v-btn>
+      <v-btn v-if="isOpen" variant="text" @click="offers.takeBackLinks(kept.id)">Take its links back</v-btn>
       <v-btn v-if="isOpen" variant="text" :aria-expanded="isAnswering" @click="isAnswering = !isAnswering"
         >Answered here</v-btn
       >
@@ -70,6 +76,7 @@ async function answer(option?: string): Promise<void> {
       <v-btn @click="copy">{{ copied ? 'Copied' : 'Copy it' }}</v-btn>
       <small>Shown once; it opens this offer alone, for thirty days.</small>
     </p>
+    <p v-if="takenBack" role="status">{{ takenBack }}</p>
     <form v-if="isAnswering" class="answer" aria-label="The answer" @submit.prevent>
       <v-text-field v-model="name" label="Who answers" autocomplete="off" />
       <v-btn

@@ -157,6 +157,18 @@ function createOffers(session: ReturnType<typeof useJobSession>, view: JobView) 
       failure.value = (error as Refusal).message
     }
   }
+  /** How many links to an offer were taken back last. */
+  const takenBack = ref<{ offer: string; links: number }>()
+  async function takeBackLinks(offer: string): Promise<void> {
+    try {
+      const { links } = await api.takeBackLinks(session.id, offer)
+      takenBack.value = { offer, links }
+      link.value = undefined
+      failure.value = ''
+    } catch (error) {
+      failure.value = (error as Refusal).message
+    }
+  }
   const answer = (offer: DeviceOffer, name: string, option?: string) =>
     kept.answer(session.id, offer.id, {
       isAccepted: option !== undefined,
@@ -167,7 +179,21 @@ function createOffers(session: ReturnType<typeof useJobSession>, view: JobView) 
       at: new Date(timeNow()).toISOString(),
     })
 
-  return { jobId: session.id, all, failure, isBusy, refresh, ways, asChosen, make, link, makeLink, answer }
+  return {
+    jobId: session.id,
+    all,
+    failure,
+    isBusy,
+    refresh,
+    ways,
+    asChosen,
+    make,
+    link,
+    makeLink,
+    takenBack,
+    takeBackLinks,
+    answer,
+  }
 }
 
 export const useOffers = sharedByJob(createOffers)
