@@ -113,10 +113,18 @@ test('is offered on Monday, and reckoned up on Friday', async ({ page, request, 
   })
 
   await test.step('it is accepted on the customer’s phone', async () => {
-    await offer.getByRole('button', { name: 'Link for the customer' }).click()
-    const link = await offer.getByText(/\/offer\//).innerText()
+    const makeLink = async () => {
+      await offer.getByRole('button', { name: 'Link for the customer' }).click()
+      return offer.getByText(/\/offer\//).innerText()
+    }
     const context = await browser.newContext({ ...PHONE, baseURL: baseURL! })
     const phone = await context.newPage()
+    const tooSoon = await makeLink()
+    await offer.getByRole('button', { name: 'Take its links back' }).click()
+    await expect(offer.getByText('finds nothing there any more', { exact: false })).toBeVisible()
+    await open(phone, tooSoon)
+    await expect(phone.getByText('This link is over', { exact: false })).toBeVisible()
+    const link = await makeLink()
     await open(phone, link)
     await expect(phone.getByRole('heading', { level: 1 })).toContainText('Offer 1')
     const take = phone.getByRole('button', { name: 'I take “For good”' })

@@ -19,6 +19,7 @@ import {
   readOfferWatch,
   readOffers,
   readPdfByLink,
+  takeBackLinks,
 } from '../../server/offers/service'
 import { works } from '../../server/worker/work'
 import { changeYard } from '../../server/yard/service'
@@ -160,6 +161,46 @@ describe('a customer', () => {
     const first = await keepOffer(workspace(), job, someOffer())
     await keepOffer(workspace(), job, someOffer())
     await expect(answerOffer(workspace(), job, first.offer.id, yes(first.checksum), NOW)).rejects.toThrow('the newest')
+  })
+})
+
+describe('the links to an offer', () => {
+  it('are taken back at once, and a new one opens it again', async () => {
+    const job = await newJob()
+    const { offer } = await keepOffer(workspace(), job, someOffer())
+    const links = [await makeLink(workspace(), job, offer.id, NOW), await makeLink(workspace(), job, offer.id, NOW)]
+    await expect(takeBackLinks({ ...workspace(), id: 'elsewhere' }, job, offer.id, NOW)).rejects.toThrow(NotFound)
+    expect((await readByLink(database(), links[0]!.token, NOW)).offer.id).toBe(offer.id)
+    expect(await takeBackLinks(workspace(), job, offer.id, NOW)).toBe(2)
+    for (const { token } of links) {
+      await expect(readByLink(database(), token, NOW)).rejects.toThrow(NotFound)
+      await expect(readPdfByLink(database(), token, NOW)).rejects.toThrow(NotFound)
+    }
+    expect(await takeBackLinks(workspace(), job, offer.id, NOW)).toBe(0)
+    const { token } = await makeLink(workspace(), job, offer.id, NOW)
+    expect((await readByLink(database(), token, NOW)).offer.id).toBe(offer.id)
+  })
+})
+
+describe('two firms', () => {
+  it('whose devices chose the same identity have an offer each, and neither hears of the other', async () => {
+    await database()('workspace').insert({ id: 'elsewhere', name: 'Elsewhere', made_at: NOW })
+    const other = { ...workspace(), id: 'elsewhere' }
+    const [ours, theirs] = [await newJob(), (await importJob(other, demoJobs().at(-1)!)).id]
+    const draft = someOffer()
+    const one = await keepOffer(workspace(), ours, draft)
+    const two = await keepOffer(other, theirs, { ...draft, customer: 'Somebody else' })
+    expect([one.offer.number, two.offer.number]).toEqual([1, 1])
+    expect(await keepOffer(other, theirs, { ...draft, customer: 'Somebody else' })).toEqual(two)
+    const { token } = await makeLink(other, theirs, draft.id, NOW)
+    const seen = await readByLink(database(), token, NOW)
+    expect(seen).toMatchObject({ offer: { id: draft.id, customer: 'Somebody else' } })
+    expect(sha(await readPdfByLink(database(), token, NOW))).toBe(two.checksum)
+    await answerByLink(database(), token, yes(two.checksum, { way: 'link' }), NOW)
+    expect((await readOffers(other, theirs, NOW))[0]!.state).toBe('accepted')
+    expect((await readOffers(workspace(), ours, NOW))[0]!.state).toBe('sent')
+    await expect(readOffers(other, ours, NOW)).rejects.toThrow(NotFound)
+    expect((await readOfferWatch(other, NOW)).offers.map(({ jobId }) => jobId)).toEqual([theirs])
   })
 })
 
