@@ -63,7 +63,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
             <p v-if="failure" class="caution" role="alert">
               {{ failure }} <v-btn variant="text" @click="load">Try again</v-btn>
             </p>
-            <p v-if="session.isOpen.value && !search" class="soft open">
+            <p v-if="session.isOpen.value" class="soft open">
               Open to this machine alone: nobody has an account here yet.
             </p>
             <TrayPanel />

@@ -9,7 +9,11 @@ import { useEntering } from './useEntering'
 import type { InvitationAnswer } from '~~/shared/contract'
 
 /** Somebody new: the first of all by the code of the terminal, everybody else by an invitation. */
-const { token, invitation, code = '' } = defineProps<{ token?: string; invitation?: InvitationAnswer; code?: string }>()
+const {
+  token = undefined,
+  invitation = undefined,
+  code = '',
+} = defineProps<{ token?: string; invitation?: InvitationAnswer; code?: string }>()
 const { isBusy, failure, failed, others, enter } = useEntering()
 const isFirst = computed(() => token === undefined)
 /** Somebody who is here already gets a new password, and keeps the rest. */

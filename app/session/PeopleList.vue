@@ -104,17 +104,22 @@ function leave({ id }: PersonAnswer): void {
 </template>
 
 <style scoped>
-.people li {
+.rows.people > li {
   display: block;
-  padding: 12px 0;
+  padding: 14px 0;
+}
+.rows.people > li > .row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
 }
 .who {
   font-size: 18px;
   margin-bottom: 12px;
 }
 .role {
-  flex: 1 1 220px;
-  max-width: 420px;
+  flex: 0 1 260px;
 }
 .link {
   border: 1.8px solid var(--ink);
