@@ -8,7 +8,7 @@ import { freePort, startDatabase } from '../../scripts/lib/database.mjs'
 import { state } from '../../scripts/lib/paths.mjs'
 import { recreate } from '../../scripts/lib/schemas.mjs'
 import { startServer } from '../../scripts/lib/server.mjs'
-import { answer, expectSaved, expectUsable, importJob, trialJob } from './steps'
+import { answer, expectSaved, expectUsable, importJob, saveSign, trialJob } from './steps'
 
 /* A firm that works with accounts: a server and a database of these tests' own. One person after the other comes in. */
 
@@ -104,6 +104,8 @@ test('nobody else is let in any more, and a page that is not ours writes nothing
 test('a technician comes by an invitation, and may not change prices or people', async ({ browser }) => {
   await lead.getByRole('link', { name: 'Wren' }).click()
   await lead.getByRole('tab', { name: 'People' }).click()
+  // What moves under the mouse is not hit.
+  await expect(lead.getByRole('listitem', { name: 'Wren' })).toBeVisible()
   await fill(lead, { Name: 'Robin' })
   await lead.getByRole('button', { name: 'Make a link' }).click()
   invitation = (await lead.locator('.address').textContent())!
@@ -148,7 +150,8 @@ test('a sign-in that ran out keeps what is entered, and sends it when the same p
   await fill(robin, { 'Name to sign in with': 'robin', Password: GOOD })
   await robin.getByRole('button', { name: 'Sign in', exact: true }).click()
   await expect(robin.getByRole('heading', { name: 'T3: what do you see?' })).toBeVisible()
-  await expectSaved(robin)
+  // Between two tries there may be eight seconds.
+  await expect(saveSign(robin)).toHaveText('all saved', { timeout: 30_000 })
   const history = (await (await robin.request.get(`/api/jobs/${id}/history`)).json()) as {
     entries: { madeBy?: string; commands: { value: unknown }[] }[]
   }
