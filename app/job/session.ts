@@ -11,6 +11,7 @@ import type { Tables } from '~~/core/tables/tables'
 import { Refusal, type Api } from '~/sync/api'
 import { EDITS, renamedStep, withWaiting, type EditsNews, type EditsSender } from '~/sync/edits'
 import { newIdentity } from '~/sync/identity'
+import { NEW_JOB } from '~/sync/newJobs'
 import type { Queue } from '~/sync/queue'
 import { plain, type DeviceStorage, type Step } from '~/sync/storage'
 import { batchesOf } from './batches'
@@ -60,7 +61,7 @@ export interface JobSession {
 /** What a session works with: the device's own, or a test's. */
 export interface SessionNeeds {
   storage: DeviceStorage
-  queue: Pick<Queue, 'put' | 'reachable' | 'wake'>
+  queue: Pick<Queue, 'put' | 'reachable' | 'wake' | 'waiting'>
   edits: Pick<EditsSender, 'listen' | 'tellOthers'>
   api: Pick<Api, 'readJob'>
   /** As they are at the moment of an edit. */
@@ -83,7 +84,7 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
 
   const saveSign = computed(() => {
     if (conflicts.value.length > 0) return 'conflict'
-    return waiting.value.length > 0 ? 'waiting' : 'saved'
+    return waiting.value.length + queue.waiting(NEW_JOB, id) > 0 ? 'waiting' : 'saved'
   })
 
   /** The server has this version; what waits goes on top. */
@@ -152,7 +153,8 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
 
   async function refresh(): Promise<void> {
     await opened
-    if (waiting.value.length > 0 && base) return queue.wake()
+    // The server has not heard of what was made here.
+    if (base && (waiting.value.length > 0 || queue.waiting(NEW_JOB, id) > 0)) return queue.wake()
     try {
       const read = await api.readJob(id)
       queue.reachable.value = true

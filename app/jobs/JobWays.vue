@@ -3,7 +3,6 @@ import { ref, shallowRef } from 'vue'
 import { useFileDialog } from '@vueuse/core'
 import { readPostsFile, type TableFile } from '~/exchange/files'
 import PostsTable from '~/exchange/PostsTable.vue'
-import { api } from '~/sync/api'
 import type { Job, Line } from '~~/core/document/job'
 import { JOB_FORMAT, JOB_VERSION } from '~~/core/document/vocabulary'
 import { LARGEST } from '~~/core/limits'
@@ -13,6 +12,8 @@ import { useMaking } from './useMaking'
 /** Ways into a job: make one with a straight line, or open a job file, a table of posts or a line on the earth. */
 const emit = defineEmits<{ made: [id: string] }>()
 const { busy, failure, make } = useMaking((id) => emit('made', id))
+/** In the document's own words where it is one that was opened. */
+const opened = (name: string, text: string) => make(() => JSON.parse(text) as unknown, name)
 
 const open = ref(false)
 const table = shallowRef<TableFile>()
@@ -34,7 +35,7 @@ dialog.onChange(async (files) => {
     return
   }
   const text = await picked.text()
-  if (/\.json$/i.test(picked.name) && !GEOJSON.test(text)) return bringIn(text, picked.name)
+  if (/\.json$/i.test(picked.name) && !GEOJSON.test(text)) return opened(picked.name, text)
   try {
     const found = await readPostsFile(picked)
     if (found.kind === 'table') table.value = found.table
@@ -43,10 +44,9 @@ dialog.onChange(async (files) => {
     failure.value = (error as Error).message
   }
 })
-const bringIn = (text: string, name: string) => make(text, (key) => api.importJob(text, key), undefined, name)
 function makeOf(lines: Line[], name: string): Promise<void> {
   const job: Job = { format: JOB_FORMAT, version: JOB_VERSION, name: name.replace(/\.\w+$/, ''), lines }
-  return bringIn(JSON.stringify(job), name)
+  return make(() => job, name)
 }
 </script>
 

@@ -10,8 +10,7 @@ import SmallPicture from '~/picture/SmallPicture.vue'
 import { useMaking } from './useMaking'
 import { EXPOSURE_TILES, PLACE_PICTURES, SHELTER_TILES, SOIL_TILES } from './placeTiles'
 import { usePreferencesStore } from '~/session/preferences'
-import { api, type Refusal } from '~/sync/api'
-import { newJobSchema, type NewJob } from '~~/core/document/newJob'
+import { newJob, newJobSchema, type NewJob } from '~~/core/document/newJob'
 import { doubtsOf } from '~~/core/document/doubts'
 import { readBy } from '~~/core/schema/violations'
 import { parseTape } from '~~/core/setout/tape'
@@ -68,13 +67,6 @@ watch(
   },
 )
 
-/** What the server refuses is said at the field that it names. */
-function saidAtField({ message, body }: Refusal): boolean {
-  const field = FIELDS.find(({ key }) => key === body.key)?.key
-  if (field) form.setFieldError(field, message)
-  return field !== undefined
-}
-
 /** What can be, and hardly ever is, is asked back once before it counts. */
 const doubts = ref<string[]>([])
 let asked = ''
@@ -87,7 +79,7 @@ const make = form.handleSubmit(async ({ height: tall, ...values }) => {
   asked = text
   if (doubts.value.length > 0) return
   const wanted: NewJob = { ...values, tape, units: preferences.units, height, kind: kind.value, ...place }
-  await ask(JSON.stringify(wanted), (key) => api.createJob(wanted, key), saidAtField)
+  await ask(() => newJob(wanted))
 })
 </script>
 

@@ -3,7 +3,9 @@ import { refDebounced } from '@vueuse/core'
 import { api, type ListQuery, type Refusal } from '~/sync/api'
 import { queue, storage } from '~/sync/device'
 import { EDITS } from '~/sync/edits'
+import { NEW_JOB } from '~/sync/newJobs'
 import { PICTURE } from '~/sync/pictures'
+import type { KeptJob } from '~/sync/storage'
 import { jobSummary } from '~~/core/document/summary'
 import { tables } from '~~/data/tables'
 import type { ListedJob } from '~~/shared/contract'
@@ -28,13 +30,14 @@ export function useJobList() {
   async function load(): Promise<void> {
     const mine = ++asked
     try {
-      const [page, needs] = await Promise.all([
+      const [unsent, page, needs] = await Promise.all([
+        away.value ? [] : unsentJobs(wanted.value),
         api.listJobs(query()),
         away.value ? { jobs: [] } : api.listJobs({ needing: 'yes' }),
       ])
       // A later question has been asked meanwhile.
       if (mine !== asked) return
-      jobs.value = page.jobs
+      jobs.value = [...unsent.filter(({ id }) => !page.jobs.some((each) => each.id === id)), ...page.jobs]
       next = page.next
       needing.value = needs.jobs.slice(0, NAMED)
       failure.value = ''
@@ -67,6 +70,8 @@ export function useJobList() {
     ...(away.value ? { deleted: 'yes' } : {}),
   })
   watch([wanted, away], load)
+  // What was made here has come to the server, or waits anew.
+  watch(() => queue.waiting(NEW_JOB), load)
 
   /** Puts a job away, or takes it back. */
   async function put({ id }: ListedJob, isAway: boolean): Promise<void> {
@@ -83,11 +88,25 @@ export function useJobList() {
 }
 
 /** What this device has not yet sent of a job. */
-export const waitingOf = (id: string): number => queue.waiting(EDITS, id) + queue.waiting(PICTURE, id)
+export const waitingOf = (id: string): number =>
+  queue.waiting(NEW_JOB, id) + queue.waiting(EDITS, id) + queue.waiting(PICTURE, id)
 
 /** Jobs that this device has opened before: they open without a signal. */
 async function keptJobs(words: string): Promise<ListedJob[]> {
-  const kept = await storage.keep(() => storage.jobs.toArray())
+  return listed(await storage.keep(() => storage.jobs.toArray()), words)
+}
+
+/** Those that were made here, and that the server has not heard of. */
+async function unsentJobs(words: string): Promise<ListedJob[]> {
+  const rows = await storage.keep(() => storage.outbox.where({ kind: NEW_JOB }).toArray())
+  const kept = await storage.keep(() => storage.jobs.bulkGet(rows.map(({ topic }) => topic)))
+  return listed(
+    kept.flatMap((each) => each ?? []),
+    words,
+  )
+}
+
+function listed(kept: readonly KeptJob[], words: string): ListedJob[] {
   return kept
     .map(({ id, version, job }) => ({
       id,

@@ -1,38 +1,38 @@
 import { ref } from 'vue'
-import type { Refusal } from '~/sync/api'
-import { newIdentity } from '~/sync/identity'
-import type { CreatedJob } from '~~/shared/contract'
+import { workspaceHere } from '~/sync/accountHere'
+import { newJobs } from '~/sync/device'
+import { useTables } from '~/yard/useYard'
+import { readJob } from '~~/core/document/check'
+import { InputError } from '~~/core/errors'
 
-/** Asking the server for a new job: once for each wish, however often it has to be asked. */
+/** Making a job on this device: it needs no signal, and opens at once. */
 export function useMaking(made: (id: string) => void) {
+  const tables = useTables()
   const busy = ref(false)
   const failure = ref('')
-  /** Asked for again because no answer came, it is the same job: until it is made, one wish has one key. */
-  let wish = { text: '', key: '' }
 
   /**
-   * @param text what is asked for, whole
-   * @param said deals with a refusal; it is said beside the buttons where this gives false
+   * @param read gives the document, or throws what is wrong with what it is read from
+   * @param subject what it is read from, named with what is wrong
    */
-  async function make(
-    text: string,
-    request: (key: string) => Promise<CreatedJob>,
-    said: (refusal: Refusal) => boolean = () => false,
-    subject = '',
-  ): Promise<void> {
-    if (wish.text !== text) wish = { text, key: newIdentity() }
+  async function make(read: () => unknown, subject = ''): Promise<void> {
+    // Asked for twice in a hurry it is one job.
+    if (busy.value) return
     busy.value = true
     failure.value = ''
     try {
-      const { id } = await request(wish.key)
-      wish = { text: '', key: '' }
-      made(id)
+      made(await newJobs.make(readJob(read(), tables.value), workspaceHere.value))
     } catch (error) {
-      const refusal = error as Refusal
-      if (!said(refusal)) failure.value = subject ? `${subject} was not opened: ${refusal.message}` : refusal.message
+      failure.value = (subject ? `${subject} was not opened: ` : '') + wordsOf(error)
     } finally {
       busy.value = false
     }
   }
   return { busy, failure, make }
+}
+
+function wordsOf(error: unknown): string {
+  if (error instanceof SyntaxError) return `This is no JSON: ${error.message}`
+  if (error instanceof InputError) return error.message
+  throw error
 }

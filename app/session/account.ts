@@ -1,7 +1,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import Dexie from 'dexie'
 import { computed, shallowRef, watch } from 'vue'
-import { accountHere } from '~/sync/accountHere'
+import { accountHere, workspaceHere } from '~/sync/accountHere'
 import { queue, storage } from '~/sync/device'
 import { signedOut } from '~/sync/signedOut'
 import type { SessionAnswer } from '~~/shared/contract'
@@ -21,6 +21,7 @@ const now = shallowRef<SessionAnswer | null>(heard.value)
 
 function hear(said: SessionAnswer): SessionAnswer {
   now.value = said
+  if (said.workspace) workspaceHere.value = said.workspace.id
   // What was heard last is for a start without a signal.
   heard.value = said.state === 'out' ? null : said
   return said

@@ -2,21 +2,23 @@
 import { computed } from 'vue'
 import { useJobSession } from '~/job/openJob'
 import { queue, storage } from '~/sync/device'
+import { NEW_JOB } from '~/sync/newJobs'
 import { PICTURE } from '~/sync/pictures'
 
 /** A quiet sign: what is saved, what waits, what has to be chosen. */
 const session = useJobSession()
 const { reachable } = queue
+/** Edits, and the job itself where it was made here. */
+const count = computed(() => session.waiting.length + queue.waiting(NEW_JOB, session.id))
 const words = computed(() => {
-  const waiting = session.waiting.length
   const pictures = queue.waiting(PICTURE, session.id)
   if (storage.failure.value && session.saveSign !== 'conflict')
-    return waiting + pictures > 0 ? 'not kept here: sending' : 'sent, not kept here'
+    return count.value + pictures > 0 ? 'not kept here: sending' : 'sent, not kept here'
   switch (session.saveSign) {
     case 'conflict':
       return `${session.conflicts.length} to choose`
     case 'waiting':
-      return reachable.value ? 'saving' : `${waiting} waiting to send`
+      return reachable.value ? 'saving' : `${count.value} waiting to send`
     default:
       if (pictures > 0) return reachable.value ? 'sending photographs' : `${pictures} photographs waiting`
       return reachable.value ? 'all saved' : 'no signal, all saved'
@@ -25,7 +27,7 @@ const words = computed(() => {
 /** Where there is no room for the words. */
 const short = computed(() => {
   if (session.saveSign === 'conflict') return 'choose'
-  if (session.saveSign === 'waiting') return reachable.value ? '…' : `${session.waiting.length} wait`
+  if (session.saveSign === 'waiting') return reachable.value ? '…' : `${count.value} wait`
   return reachable.value ? '✓' : 'no signal'
 })
 </script>

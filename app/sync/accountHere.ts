@@ -6,3 +6,6 @@ export interface KeptAccount {
   name: string
 }
 export const accountHere = useLocalStorage<KeptAccount>('vindex-account', { id: '', name: '' })
+
+/** The workspace that this device works in, known without a signal: jobs that it makes are named by it. */
+export const workspaceHere = useLocalStorage('vindex-workspace', 'home')

@@ -1,4 +1,3 @@
-import type { NewJob } from '~~/core/document/newJob'
 import type { VersionedBatch } from '~~/core/edit/batch'
 import type {
   AppliedAnswer,
@@ -152,8 +151,6 @@ export const api = {
     ),
   listJobs: (query: ListQuery = {}) => ask<ListPage>(`/jobs?${new URLSearchParams({ ...query })}`, isPage),
   readJob: (id: string) => ask<JobAnswer>(jobPath(id), isJob(id)),
-  /** @param key given once for what a person asked for once: asked for again, it is the same job */
-  createJob: (wanted: NewJob, key: string) => ask<CreatedJob>('/jobs', isMade, post(JSON.stringify(wanted), key)),
   stormWatch: (mood?: Mood) =>
     ask<StormAnswer>(`/storm-watch${mood ? `?mood=${mood}` : ''}`, ({ jobs }) => Array.isArray(jobs)),
   /** Puts a job away; it can come back for thirty days. */
@@ -200,6 +197,7 @@ export const api = {
       ({ offer }) => Boolean(offer),
       post(JSON.stringify(answer)),
     ),
+  /** @param key given once for what a person asked for once: asked for again, it is the same job */
   importJob: (text: string, key: string) => ask<CreatedJob>('/jobs/import', isMade, post(text, key)),
   sendEdits: (id: string, batch: VersionedBatch) =>
     ask<AppliedAnswer>(

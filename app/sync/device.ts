@@ -1,5 +1,6 @@
 import { api } from './api'
 import { editsSender } from './edits'
+import { createNewJobs } from './newJobs'
 import { createOffers } from './offers'
 import { createPictures } from './pictures'
 import { createQueue } from './queue'
@@ -13,8 +14,9 @@ import { createYard } from './yard'
 export const storage = new DeviceStorage()
 const tabs = createTabs(storage.name)
 export const edits = editsSender(storage, api, tabs)
+export const newJobs = createNewJobs(storage, api, () => queue)
 export const pictures = createPictures(storage, api, () => queue)
 export const yard = createYard(storage, api, () => queue, tabs)
 export const offers = createOffers(storage, api, () => queue, tabs)
-export const queue = createQueue(storage, [edits, pictures.sender, yard.sender, offers.sender], tabs)
+export const queue = createQueue(storage, [newJobs.sender, edits, pictures.sender, yard.sender, offers.sender], tabs)
 export const tray = createTray(storage, queue, tabs)

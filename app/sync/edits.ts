@@ -7,6 +7,7 @@ import { rebase, type Conflict, type Writer } from '~~/core/edit/rebase'
 import { isRenaming, renamed, type Renames } from '~~/core/edit/renames'
 import type { AppliedAnswer } from '~~/shared/contract'
 import { Refusal, type Api } from './api'
+import { afterItsJob } from './newJobs'
 import type { Sender } from './queue'
 import { plain, type DeviceStorage, type Step, type WayBack } from './storage'
 import type { Tabs } from './tabs'
@@ -137,6 +138,7 @@ export function editsSender(
 
   return {
     kind: EDITS,
+    after: afterItsJob,
     send,
     refused: async (jobId, { id }, { message }) => tell(jobId, { what: 'refused', batch: id, why: message }),
     listen(jobId, hear) {

@@ -3,6 +3,7 @@ import type { OfferDraft } from '~~/core/offer/offer'
 import type { KeptOffer } from '~~/shared/contract'
 import { Refusal, type Api } from './api'
 import { newIdentity } from './identity'
+import { afterItsJob } from './newJobs'
 import type { Queue, Sender } from './queue'
 import { plain, type DeviceOffer, type DeviceStorage } from './storage'
 import type { Tabs } from './tabs'
@@ -77,6 +78,7 @@ export function createOffers(
   return {
     sender: {
       kind: OFFERS,
+      after: afterItsJob,
       send,
       // It lies in the tray; here the server's word stands.
       async refused(jobId, body) {

@@ -1,5 +1,6 @@
 import { ref, shallowRef, type Ref } from 'vue'
 import { pictureAddress, Refusal, type Api } from './api'
+import { afterItsJob } from './newJobs'
 import type { Queue, Sender } from './queue'
 import type { DeviceStorage } from './storage'
 
@@ -30,6 +31,7 @@ export function createPictures(
   return {
     sender: {
       kind: PICTURE,
+      after: afterItsJob,
       async send(jobId, { id }) {
         const kept = await storage.pictures.get(id)
         if (!kept) throw new Refusal(410, 'The picture is not on this device any more.')

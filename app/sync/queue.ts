@@ -10,6 +10,8 @@ import type { Tabs } from './tabs'
  */
 export interface Sender<Body> {
   kind: string
+  /** What has to be there before anything of a topic is sent: kinds and topics of their own. */
+  after?: (topic: string) => readonly (readonly [kind: string, topic: string])[]
   /**
    * @returns whether it was taken, or has been made anew on the device and is to be sent as it stands there now
    * @throws Refusal
@@ -90,13 +92,23 @@ export function createQueue(
     const lane = laneOf({ kind, topic })
     const running = lanes.get(lane)
     if (running) return running
-    const started = tabs.alone(`send ${lane}`, () => sendAll(kind, topic)).finally(() => lanes.delete(lane))
+    const started = tabs
+      .alone(`send ${lane}`, () => sendAll(kind, topic))
+      .finally(() => {
+        lanes.delete(lane)
+        // Put there just as the last one had gone.
+        if (!isClosed && (kept.value.get(lane) ?? 0) > 0) void run(kind, topic)
+      })
     lanes.set(lane, started)
     return started
   }
 
   async function sendAll(kind: string, topic: string): Promise<void> {
     while (!isClosed) {
+      for (const [before, of] of byKind.get(kind)!.after?.(topic) ?? []) {
+        const first = { kind: before, topic: of }
+        if ((await storage.keep(() => storage.outbox.where(first).count())) > 0) await run(before, of)
+      }
       const { signal } = waits
       try {
         const sent = await pRetry(() => sendFirst(kind, topic), {

@@ -10,6 +10,7 @@ import type { Command } from '../../core/edit/commands'
 import { LARGEST } from '../../core/limits'
 import { tables } from '../../data/tables'
 import { tablesHere, tablesKnown } from '../yard/service'
+import { jobIdentity } from '../../shared/jobIdentity'
 import type { AppliedAnswer, CreatedJob, HistoryPage, ListedJob, ListPage } from '../../shared/contract'
 import { NotFound, StaleVersion, TooLarge } from '../http/failures'
 import { together, type Workspace } from '../workspace/workspace'
@@ -118,16 +119,19 @@ export async function importJob(
 export async function insertWhole(
   workspace: Workspace,
   ready: WholeJob,
-  { id = randomUUID(), madeBy }: ImportOptions = {},
+  { id, madeBy }: ImportOptions = {},
 ): Promise<CreatedJob> {
   if (Buffer.byteLength(ready.text) > LARGEST.document) throw new TooLarge(LARGEST.document, JOB_SPLIT)
+  const made = madeBy === undefined ? {} : { madeBy }
+  // The device that gave the key has opened the job under this name already.
+  const named = id ?? (madeBy === undefined ? randomUUID() : await jobIdentity(workspace.id, madeBy))
   try {
-    await jobs.insertJob(workspace, { id, whole: ready, now: new Date(), ...(madeBy === undefined ? {} : { madeBy }) })
-    return { id, version: 1 }
+    await jobs.insertJob(workspace, { id: named, whole: ready, now: new Date(), ...made })
+    return { id: named, version: 1 }
   } catch (error) {
-    const made = madeBy === undefined || !isDuplicate(error) ? undefined : await jobs.findMadeBy(workspace, madeBy)
-    if (made === undefined) throw error
-    return { id: made, version: 1 }
+    const before = madeBy === undefined || !isDuplicate(error) ? undefined : await jobs.findMadeBy(workspace, madeBy)
+    if (before === undefined) throw error
+    return { id: before, version: 1 }
   }
 }
 

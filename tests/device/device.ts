@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach } from 'vitest'
 import { openSession, type JobSession } from '~/job/session'
 import { editsSender } from '~/sync/edits'
+import { createNewJobs } from '~/sync/newJobs'
 import { createPictures } from '~/sync/pictures'
 import { createQueue } from '~/sync/queue'
 import { DeviceStorage } from '~/sync/storage'
@@ -25,8 +26,9 @@ export function newDevice(server: FakeServer, name = `device-${process.pid}-${++
   const storage = new DeviceStorage(name)
   const tabs = createTabs(name)
   const edits = editsSender(storage, server.api, tabs)
+  const newJobs = createNewJobs(storage, server.api, () => queue)
   const pictures = createPictures(storage, server.api, () => queue)
-  const queue = createQueue(storage, [edits, pictures.sender], tabs, QUICK)
+  const queue = createQueue(storage, [newJobs.sender, edits, pictures.sender], tabs, QUICK)
   const tray = createTray(storage, queue, tabs)
   const sessions: JobSession[] = []
   async function close(): Promise<void> {
@@ -38,6 +40,7 @@ export function newDevice(server: FakeServer, name = `device-${process.pid}-${++
   closing.push(close)
   return {
     storage,
+    newJobs,
     edits,
     pictures,
     queue,

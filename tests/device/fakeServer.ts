@@ -5,7 +5,8 @@ import type { VersionedBatch } from '~~/core/edit/batch'
 import type { Command } from '~~/core/edit/commands'
 import { InputError } from '~~/core/errors'
 import { Refusal, type Api } from '~/sync/api'
-import type { AppliedAnswer, JobAnswer, PictureAnswer } from '~~/shared/contract'
+import type { AppliedAnswer, CreatedJob, JobAnswer, PictureAnswer } from '~~/shared/contract'
+import { jobIdentity } from '~~/shared/jobIdentity'
 import { tables } from '~~/tests/support/builders'
 
 interface StoredJob {
@@ -25,11 +26,12 @@ export interface FakeServer {
   sent: { id: string; batch: VersionedBatch }[]
   pictures: Map<string, Blob>
   of: (id: string) => StoredJob
+  ids: () => string[]
   /** Somebody else writes. */
   others: (id: string, ...commands: Command[]) => void
   /** @returns a function that lets the answers go */
   hold: () => () => void
-  api: Pick<Api, 'readJob' | 'sendEdits' | 'sendPicture'>
+  api: Pick<Api, 'importJob' | 'readJob' | 'sendEdits' | 'sendPicture'>
 }
 
 /** A server as the device meets it: it can be away, slow, refuse, lose an answer, or be ahead by others' edits. */
@@ -46,7 +48,8 @@ export function fakeServer(jobs: Record<string, Job>): FakeServer {
     refusedPictures: new Map<string, string>(),
     sent,
     pictures,
-    of: (id: string) => stored.get(id)!,
+    of: found,
+    ids: () => [...stored.keys()],
     others(id: string, ...commands: Command[]): void {
       take(id, `others-${stored.get(id)!.version}`, commands)
     },
@@ -58,7 +61,24 @@ export function fakeServer(jobs: Record<string, Job>): FakeServer {
         go()
       }
     },
-    api: { readJob: read, sendEdits, sendPicture },
+    api: { importJob, readJob: read, sendEdits, sendPicture },
+  }
+  function found(id: string): StoredJob {
+    const job = stored.get(id)
+    if (!job) throw new Refusal(404, 'There is no such job.')
+    return job
+  }
+  async function importJob(text: string, key: string): Promise<CreatedJob> {
+    const id = await jobIdentity('home', key)
+    return answered(() => {
+      if (!stored.has(id))
+        stored.set(id, { job: readJob(JSON.parse(text), tables), version: 1, history: [], seen: new Map() })
+      if (server.losesAnswer) {
+        server.losesAnswer = false
+        throw new Refusal(0, 'gone')
+      }
+      return { id, version: 1 }
+    })
   }
 
   function take(id: string, batch: string, commands: Command[]): void {
@@ -106,8 +126,9 @@ export function fakeServer(jobs: Record<string, Job>): FakeServer {
       return { batch: batch.id, version: job.version, at: job.version }
     })
   }
-  async function sendPicture(_id: string, picture: string, bytes: Blob): Promise<PictureAnswer> {
+  async function sendPicture(id: string, picture: string, bytes: Blob): Promise<PictureAnswer> {
     return answered(() => {
+      found(id)
       const why = server.refusedPictures.get(picture)
       if (why) throw new Refusal(422, why)
       pictures.set(picture, bytes)

@@ -21,6 +21,7 @@ import { jobsBehind } from '../../server/jobs/repository'
 import { NotFound, StaleVersion, TooLarge } from '../../server/http/failures'
 import { readPhotograph, storePhotograph } from '../../server/photographs/service'
 import { sidewaysPhotograph } from '../support/pictures'
+import { jobIdentity } from '../../shared/jobIdentity'
 import { connect, migrate } from '../../database/connect'
 import { together, type Workspace } from '../../server/workspace/workspace'
 import { ownDatabase } from './ownDatabase'
@@ -177,6 +178,8 @@ describe('an edit', () => {
 describe('a new job', () => {
   it('that is asked for twice is made once', async () => {
     const made = await importJob(workspace(), bankSide, { madeBy: 'asked-for-once' })
+    // The device knows it by this name before the server does.
+    expect(made.id).toBe(await jobIdentity('home', 'asked-for-once'))
     const before = await count()
     expect(await importJob(workspace(), bankSide, { madeBy: 'asked-for-once' })).toEqual(made)
     expect(await count()).toBe(before)
