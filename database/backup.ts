@@ -4,10 +4,11 @@ import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
 import type { Knex } from 'knex'
 import { migrationSource } from './migrations/source'
+import { checksumOf, pictureKey, StoreFailure, wholePicture, type PictureStore } from './pictures/store'
 
 /*
- * Everything that the database holds as one file: a line of text for each row, compressed. The first line says what
- * it is and of which tables' form.
+ * Everything that the database and the store of pictures hold as one file: a line of text for each row, compressed.
+ * The first line says what it is and of which tables' form. A picture stands in its row, wherever it lay.
  */
 
 const FORMAT = 'vindex-backup'
@@ -22,6 +23,7 @@ const TABLES = [
   'audit',
   'job',
   'job_history',
+  'history_pack',
   'photograph',
   'setting',
   'yard',
@@ -42,16 +44,35 @@ interface Header {
   madeAt: string
 }
 type Row = Record<string, unknown>
+export type RowCounts = Record<string, number>
 
 const formOfTables = async () => migrationSource.getMigrations([])
 
 /**
  * Writes a backup; jobs can be worked on meanwhile, it shows one moment.
  *
- * @returns how many rows of each table
+ * @returns how many rows of each table, and which pictures the store does not have as they were: everything else is
+ * in the file
  */
-export async function backup(database: Knex, file: string, now = new Date()): Promise<Record<string, number>> {
-  const counts: Record<string, number> = {}
+export async function backup(
+  database: Knex,
+  pictures: PictureStore,
+  file: string,
+  now = new Date(),
+): Promise<{ counts: RowCounts; missing: string[] }> {
+  const counts: RowCounts = {}
+  const missing: string[] = []
+  const whole = async (row: Row): Promise<Row> => {
+    const { workspace, checksum, data } = row as { workspace: string; checksum: string; data: Buffer | null }
+    delete row.workspace
+    try {
+      return { ...row, data: data ?? (await wholePicture(pictures, workspace, checksum)) }
+    } catch (error) {
+      if (!(error instanceof StoreFailure)) throw error
+      missing.push(error.message)
+      return row
+    }
+  }
   const header: Header = {
     format: FORMAT,
     version: VERSION,
@@ -64,9 +85,9 @@ export async function backup(database: Knex, file: string, now = new Date()): Pr
         yield `${JSON.stringify(header)}\n`
         for (const table of TABLES) {
           counts[table] = 0
-          for await (const row of transaction(table).stream() as AsyncIterable<Row>) {
+          for await (const row of rowsOf(transaction, table).stream() as AsyncIterable<Row>) {
             counts[table]++
-            yield `${JSON.stringify([table, written(row)])}\n`
+            yield `${JSON.stringify([table, written(table === 'photograph' ? await whole(row) : row)])}\n`
           }
         }
         yield `${JSON.stringify(['end', counts])}\n`
@@ -77,8 +98,13 @@ export async function backup(database: Knex, file: string, now = new Date()): Pr
     { isolationLevel: 'repeatable read' },
   )
   renameSync(`${file}.part`, file)
-  return counts
+  return { counts, missing }
 }
+
+const rowsOf = (database: Knex, table: TableName) =>
+  table === 'photograph'
+    ? database(table).join('job', 'job.id', 'photograph.job_id').select('photograph.*', 'job.workspace')
+    : database(table)
 
 /** Bytes, times and JSON as text that says what it is. */
 function written(row: Row): Row {
@@ -109,9 +135,9 @@ function read(row: Row): Row {
  * @param database with its tables up to date
  * @throws Error in one sentence when the file is no backup, is cut off, or is of another form
  */
-export async function restore(database: Knex, file: string): Promise<Record<string, number>> {
+export async function restore(database: Knex, pictures: PictureStore, file: string): Promise<RowCounts> {
   return database.transaction(async (transaction) => {
-    const counts: Record<string, number> = Object.fromEntries(TABLES.map((table) => [table, 0]))
+    const counts: RowCounts = Object.fromEntries(TABLES.map((table) => [table, 0]))
     let isWhole = false
     let isFirst = true
     for await (const line of linesOf(file)) {
@@ -123,10 +149,11 @@ export async function restore(database: Knex, file: string): Promise<Record<stri
         continue
       }
       const [table, row] = value as [TableName | 'end', Row]
-      if (table === 'end') isWhole = sameCounts(row as Record<string, number>, counts)
+      if (table === 'end') isWhole = sameCounts(row as RowCounts, counts)
       else {
         try {
-          await transaction(table).insert(read(row))
+          const ready = read(row)
+          await transaction(table).insert(table === 'photograph' ? await stored(transaction, pictures, ready) : ready)
         } catch (error) {
           // A row whose parent is not in the file.
           if (/^ER_NO_REFERENCED_ROW/.test((error as { code?: string }).code ?? '')) throw cutOff(error)
@@ -138,6 +165,17 @@ export async function restore(database: Knex, file: string): Promise<Record<stri
     if (!isWhole) throw cutOff()
     return counts
   })
+}
+
+/** The picture goes into the store, under what it is. One that was missing when the backup was made stays so. */
+async function stored(transaction: Knex, pictures: PictureStore, row: Row): Promise<Row> {
+  const { job_id: job, checksum, data } = row as { job_id: string; checksum: string; data: Buffer | null }
+  if (data === null) return row
+  if (checksumOf(data) !== checksum) throw new Error(`a picture of this backup is damaged: nothing was changed`)
+  const { workspace } = (await transaction('job').where({ id: job }).first('workspace')) ?? {}
+  // A row whose job is not in the file is refused by the table.
+  if (workspace !== undefined) await pictures.put(pictureKey(workspace, checksum), data)
+  return { ...row, data: null }
 }
 
 const cutOff = (cause?: unknown) => new Error('this backup is cut off: nothing was changed', { cause })
@@ -162,7 +200,7 @@ async function* linesOf(file: string): AsyncGenerator<string> {
   if (rest) yield rest
 }
 
-const sameCounts = (wanted: Record<string, number>, found: Record<string, number>) =>
+const sameCounts = (wanted: RowCounts, found: RowCounts) =>
   TABLES.every((table) => (wanted[table] ?? 0) === (found[table] ?? 0))
 
 function parsed(line: string): unknown {

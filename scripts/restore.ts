@@ -2,6 +2,8 @@ import { existsSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { backup, restore } from '../database/backup'
 import { connect, migrate } from '../database/connect'
+import { pictureStore } from '../database/pictures/store'
+import { photographs } from './lib/paths.mjs'
 import { say } from './lib/say.mjs'
 import { withDatabase } from './lib/reach.mjs'
 
@@ -17,10 +19,11 @@ await withDatabase(async (url) => {
   const database = connect(url)
   try {
     await migrate(database)
+    const pictures = pictureStore(photographs)
     const before = `${file}.before`
-    await backup(database, before)
+    await backup(database, pictures, before)
     say(`what was there is in ${before}`)
-    const { job = 0, photograph = 0 } = await restore(database, file)
+    const { job = 0, photograph = 0 } = await restore(database, pictures, file)
     say(`${job} jobs and ${photograph} photographs are back`)
   } catch (error) {
     say((error as Error).message)

@@ -7,6 +7,7 @@ import * as yard from './0005_yard'
 import * as offers from './0006_offers'
 import * as record from './0007_record'
 import * as people from './0008_people'
+import * as packed from './0009_packed'
 
 /* Imported one by one: a built server has no folder of migrations to look into. */
 const migrations: Record<string, Knex.Migration> = {
@@ -18,6 +19,7 @@ const migrations: Record<string, Knex.Migration> = {
   '0006_offers': offers,
   '0007_record': record,
   '0008_people': people,
+  '0009_packed': packed,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

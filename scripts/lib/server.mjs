@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
+import { photographs } from './paths.mjs'
 
 const STARTS_WITHIN = 60_000
 const ENDS_WITHIN = 10_000
@@ -25,6 +26,7 @@ export async function startServer({
       ...process.env,
       NODE_ENV: 'production',
       NUXT_DATABASE_URL: databaseUrl,
+      NUXT_PHOTOGRAPHS: photographs,
       NUXT_SEED_DEMO: String(seedDemo),
       NITRO_HOST: host,
       NITRO_PORT: String(port),

@@ -1,6 +1,7 @@
 import { defineEventHandler, setResponseHeader, setResponseStatus, type EventHandlerRequest, type H3Event } from 'h3'
 import { InputError } from '../../core/errors'
 import type { Problem } from '../../shared/contract'
+import { StoreFailure } from '../../database/pictures/store'
 import {
   Away,
   NotFound,
@@ -32,7 +33,7 @@ export function answering<T>(handler: (event: H3Event<EventHandlerRequest>) => P
 /** Answers with the problem document of a failure. */
 export function sendProblem(event: H3Event<EventHandlerRequest>, error: unknown): Problem {
   const problem = problemOf(error)
-  if (problem.status === 500) logFault(error)
+  if (problem.status === 500 || error instanceof StoreFailure) logFault(error)
   if (error instanceof TooMuch) setResponseHeader(event, 'retry-after', error.after)
   setResponseStatus(event, problem.status)
   setResponseHeader(event, 'content-type', 'application/problem+json')
@@ -57,6 +58,13 @@ export function problemOf(error: unknown): Problem {
       writers,
     }
   }
+  if (error instanceof StoreFailure)
+    return {
+      type: 'store-away',
+      title: 'Away',
+      status: 503,
+      detail: 'The store of photographs does not have it just now.',
+    }
   if (error instanceof Away) return { type: 'away', title: 'Away', status: 503, detail: error.message }
   if (error instanceof Taken) return { type: 'taken', title: 'Taken', status: 409, detail: error.message }
   if (error instanceof TooMuch) return { type: 'too-much', title: 'Too much', status: 429, detail: error.message }

@@ -4,6 +4,7 @@ import type { Command } from '../../core/edit/commands'
 import type { JobSummary } from '../../core/document/summary'
 import type { Job } from '../../core/document/job'
 import type { Workspace } from '../workspace/workspace'
+import { unpacked } from './packs'
 import type { WholeJob } from './whole'
 
 /** What an edit needs to know of a job, without its document. */
@@ -213,10 +214,13 @@ export async function historySince(
     .orderBy('job_history.version')
     .select('job_history.version', 'batch_id', 'commands', 'made_at', 'job_history.made_by')
   if (limit !== undefined) query.limit(limit)
-  return (await query).map((row) => ({
+  const rows = await query
+  const inPacks = rows.filter(({ commands }) => commands === null).map((row): number => row.version)
+  const packs = inPacks.length > 0 ? await unpacked(workspace.database, id, [inPacks[0]!, inPacks.at(-1)!]) : undefined
+  return rows.map((row) => ({
     version: row.version,
     batchId: row.batch_id,
-    commands: parsed<Command[]>(row.commands),
+    commands: row.commands === null ? packs!.get(row.version)! : parsed<Command[]>(row.commands),
     ...(row.made_by === null ? {} : { madeBy: row.made_by }),
     madeAt: row.made_at,
   }))
@@ -236,7 +240,11 @@ export async function setDeleted(workspace: Workspace, id: string, at: Date | nu
   return (await query.update({ deleted_at: at })) > 0
 }
 
-/** Takes away for good, of every workspace, what was deleted before; what somebody was offered is kept. */
-export async function forgetDeleted(database: Knex, before: Date): Promise<number> {
-  return database('job').where('deleted_at', '<', before).whereNotIn('id', database('offer').select('job_id')).delete()
+/** Jobs of every workspace that were deleted before; what somebody was offered is kept. */
+export const longDeleted = (database: Knex, before: Date): Promise<string[]> =>
+  database('job').where('deleted_at', '<', before).whereNotIn('id', database('offer').select('job_id')).pluck('id')
+
+/** Takes jobs away for good, with their history and what is known of their pictures. */
+export async function forgetJobs(database: Knex, ids: readonly string[]): Promise<number> {
+  return database('job').whereIn('id', ids).delete()
 }

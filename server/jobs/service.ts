@@ -9,6 +9,7 @@ import { checkEdit } from '../../core/edit/check'
 import type { Command } from '../../core/edit/commands'
 import { LARGEST } from '../../core/limits'
 import { tables } from '../../data/tables'
+import { pictureKey, type PictureStore } from '../../database/pictures/store'
 import { tablesHere, tablesKnown } from '../yard/service'
 import { jobIdentity } from '../../shared/jobIdentity'
 import type { AppliedAnswer, CreatedJob, HistoryPage, ListedJob, ListPage } from '../../shared/contract'
@@ -16,6 +17,8 @@ import { NotFound, StaleVersion, TooLarge } from '../http/failures'
 import { together, type Workspace } from '../workspace/workspace'
 import { documentMemory } from './memory'
 import { pageToken, readPageToken } from './paging'
+import { isNeeded, picturesOf } from '../photographs/repository'
+import { packHistory } from './packs'
 import * as jobs from './repository'
 import { whole, type WholeJob } from './whole'
 
@@ -27,6 +30,8 @@ const PAGE = 50
 const HISTORY_PAGE = 200
 /** How long a deleted job can come back, ms. */
 const KEPT_DELETED = 30 * 24 * 3600e3
+/** So long nobody has changed a job that rests, ms. */
+const RESTS = 30 * 24 * 3600e3
 
 const memory = documentMemory()
 
@@ -230,5 +235,21 @@ export async function restoreJob(workspace: Workspace, id: string): Promise<void
   if (!(await jobs.setDeleted(workspace, id, null))) throw new NotFound('deleted job', id)
 }
 
-export const forgetDeleted = (database: Knex, now = new Date()): Promise<number> =>
-  jobs.forgetDeleted(database, new Date(now.getTime() - KEPT_DELETED))
+/**
+ * Takes away for good what was deleted thirty days ago, pictures and all.
+ *
+ * @returns how many jobs
+ */
+export async function forgetDeleted(database: Knex, pictures: PictureStore, now = new Date()): Promise<number> {
+  const ids = await jobs.longDeleted(database, new Date(now.getTime() - KEPT_DELETED))
+  if (ids.length === 0) return 0
+  const theirs = await picturesOf(database, ids)
+  const gone = await jobs.forgetJobs(database, ids)
+  for (const each of theirs)
+    if (!(await isNeeded(database, each))) await pictures.remove(pictureKey(each.workspace, each.checksum))
+  return gone
+}
+
+/** Packs the edits of jobs that rest. @returns how many edits */
+export const packResting = (database: Knex, now = new Date()): Promise<number> =>
+  packHistory(database, new Date(now.getTime() - RESTS))

@@ -1,13 +1,14 @@
+import type { Knex } from 'knex'
 import type { Workspace } from '../workspace/workspace'
 
-export interface StoredPhotograph {
+/** What the database knows of a picture. */
+export interface KnownPhotograph {
   mediaType: string
   pixelWidth: number
   pixelHeight: number
   checksum: string
   /** SHA-256 of what was sent; of pictures stored by an earlier version it is not known. */
   sentChecksum?: string
-  data: Buffer
 }
 
 /** Stores a picture under its job; one that is there already stays as it is. */
@@ -15,7 +16,7 @@ export async function insertPhotograph(
   workspace: Workspace,
   jobId: string,
   id: string,
-  { mediaType, pixelWidth, pixelHeight, checksum, sentChecksum, data }: StoredPhotograph,
+  { mediaType, pixelWidth, pixelHeight, checksum, sentChecksum }: KnownPhotograph,
   now: Date,
 ): Promise<void> {
   await workspace
@@ -28,7 +29,6 @@ export async function insertPhotograph(
       pixel_height: pixelHeight,
       checksum,
       sent_checksum: sentChecksum ?? null,
-      data,
       stored_at: now,
     })
     .onConflict(['job_id', 'id'])
@@ -39,12 +39,14 @@ export async function findPhotograph(
   workspace: Workspace,
   jobId: string,
   id: string,
-): Promise<StoredPhotograph | undefined> {
-  const row = await workspace
-    .database('photograph')
-    .join('job', 'job.id', 'photograph.job_id')
-    .where({ job_id: jobId, 'photograph.id': id, workspace: workspace.id })
-    .first('photograph.*')
+): Promise<KnownPhotograph | undefined> {
+  const row = await photographOf(workspace, jobId, id).first(
+    'media_type',
+    'pixel_width',
+    'pixel_height',
+    'checksum',
+    'sent_checksum',
+  )
   return (
     row && {
       mediaType: row.media_type,
@@ -52,7 +54,39 @@ export async function findPhotograph(
       pixelHeight: row.pixel_height,
       checksum: row.checksum,
       ...(row.sent_checksum === null ? {} : { sentChecksum: row.sent_checksum }),
-      data: row.data,
     }
   )
 }
+
+/** The bytes themselves, of a picture that an earlier version put into the database. */
+export async function bytesInDatabase(workspace: Workspace, jobId: string, id: string): Promise<Buffer | undefined> {
+  return (await photographOf(workspace, jobId, id).first('data'))?.data ?? undefined
+}
+
+const photographOf = (workspace: Workspace, jobId: string, id: string) =>
+  workspace
+    .database('photograph')
+    .join('job', 'job.id', 'photograph.job_id')
+    .where({ job_id: jobId, 'photograph.id': id, workspace: workspace.id })
+
+/** A picture in the store. */
+export interface KeptPicture {
+  workspace: string
+  checksum: string
+}
+
+/** Each picture of some jobs, of every workspace. */
+export const picturesOf = (database: Knex, jobs: readonly string[]): Promise<KeptPicture[]> =>
+  database('photograph')
+    .join('job', 'job.id', 'photograph.job_id')
+    .whereIn('job_id', jobs)
+    .distinct('workspace', 'checksum')
+
+/** Whether a job still shows it. */
+export const isNeeded = async (database: Knex, { workspace, checksum }: KeptPicture): Promise<boolean> =>
+  Boolean(
+    await database('photograph')
+      .join('job', 'job.id', 'photograph.job_id')
+      .where({ workspace, checksum })
+      .first('photograph.id'),
+  )

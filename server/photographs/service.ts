@@ -1,12 +1,12 @@
-import { createHash } from 'node:crypto'
 import type { Workspace } from '../workspace/workspace'
 import sharp from 'sharp'
 import { InputError } from '../../core/errors'
+import { checksumOf, pictureKey, wholePicture, type PictureStore } from '../../database/pictures/store'
 import type { PictureAnswer } from '../../shared/contract'
 import { NotFound, Taken } from '../http/failures'
 import { requireJob } from '../jobs/service'
 import { formatOf, MOST_PIXELS } from './format'
-import { findPhotograph, insertPhotograph, type StoredPhotograph } from './repository'
+import { bytesInDatabase, findPhotograph, insertPhotograph, type KnownPhotograph } from './repository'
 import { turns } from './turns'
 
 /** Longest edge that is kept, pixels: enough to see a crack at the foot of a post. */
@@ -30,14 +30,15 @@ const turn = turns(2, 40)
  */
 export async function storePhotograph(
   workspace: Workspace,
+  pictures: PictureStore,
   jobId: string,
   id: string,
   original: Buffer,
 ): Promise<PictureAnswer> {
   await requireJob(workspace, jobId)
-  const sentChecksum = createHash('sha256').update(original).digest('hex')
+  const sentChecksum = checksumOf(original)
   const known = await findPhotograph(workspace, jobId, id)
-  const stored = known ?? (await storeNew(workspace, jobId, id, original, sentChecksum))
+  const stored = known ?? (await storeNew(workspace, pictures, jobId, id, original, sentChecksum))
   if ((stored.sentChecksum ?? sentChecksum) !== sentChecksum)
     throw new Taken(`Another picture is there under the identity "${id}".`)
   const { mediaType, pixelWidth, pixelHeight, checksum } = stored
@@ -46,24 +47,45 @@ export async function storePhotograph(
 
 async function storeNew(
   workspace: Workspace,
+  pictures: PictureStore,
   jobId: string,
   id: string,
   original: Buffer,
   sentChecksum: string,
-): Promise<StoredPhotograph> {
-  const picture = { ...(await turn(() => upright(original))), sentChecksum }
-  await insertPhotograph(workspace, jobId, id, picture, new Date())
+): Promise<KnownPhotograph> {
+  const { data, ...picture } = await turn(() => upright(original))
+  // The bytes first: what the database knows of is there.
+  await pictures.put(pictureKey(workspace.id, picture.checksum), data)
+  await insertPhotograph(workspace, jobId, id, { ...picture, sentChecksum }, new Date())
   // The one that came first stands, where two came at once.
-  return readPhotograph(workspace, jobId, id)
+  return knownPhotograph(workspace, jobId, id)
 }
 
-export async function readPhotograph(workspace: Workspace, jobId: string, id: string): Promise<StoredPhotograph> {
+/** @throws NotFound */
+export async function knownPhotograph(workspace: Workspace, jobId: string, id: string): Promise<KnownPhotograph> {
   const found = await findPhotograph(workspace, jobId, id)
   if (!found) throw new NotFound('photograph', id)
   return found
 }
 
-async function upright(original: Buffer): Promise<Omit<StoredPhotograph, 'sentChecksum'>> {
+/**
+ * The picture itself.
+ *
+ * @throws NotFound
+ * @throws StoreFailure when the store has it not, or not as it was
+ */
+export async function readPhotograph(
+  workspace: Workspace,
+  pictures: PictureStore,
+  jobId: string,
+  id: string,
+): Promise<KnownPhotograph & { data: Buffer }> {
+  const known = await knownPhotograph(workspace, jobId, id)
+  const inDatabase = await bytesInDatabase(workspace, jobId, id)
+  return { ...known, data: inDatabase ?? (await wholePicture(pictures, workspace.id, known.checksum)) }
+}
+
+async function upright(original: Buffer): Promise<KnownPhotograph & { data: Buffer }> {
   const format = formatOf(original)
   const none = () => new InputError('photograph', `${original.length} bytes`, 'a picture: JPEG, PNG, WebP or AVIF')
   if (!format) throw none()
@@ -85,8 +107,13 @@ async function upright(original: Buffer): Promise<Omit<StoredPhotograph, 'sentCh
       .jpeg({ quality: QUALITY })
       .timeout({ seconds: LONGEST_WORK })
       .toBuffer({ resolveWithObject: true })
-    const checksum = createHash('sha256').update(data).digest('hex')
-    return { mediaType: 'image/jpeg', pixelWidth: info.width, pixelHeight: info.height, checksum, data }
+    return {
+      mediaType: 'image/jpeg',
+      pixelWidth: info.width,
+      pixelHeight: info.height,
+      checksum: checksumOf(data),
+      data,
+    }
   } catch {
     throw none()
   }

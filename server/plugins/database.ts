@@ -3,7 +3,8 @@ import { defineNitroPlugin } from 'nitropack/runtime'
 import { database } from '../database'
 import { logFault } from '../http/log'
 import { watchPool } from '../http/metrics'
-import { forgetDeleted } from '../jobs/service'
+import { forgetDeleted, packResting } from '../jobs/service'
+import { pictures } from '../pictures'
 import { forgetAudit } from '../people/audit'
 import { firstLeadCode } from '../people/codes'
 import { forgetOver } from '../people/repository'
@@ -15,6 +16,7 @@ const SIGN_INS_KEPT = 90 * DAY
 
 async function forgetOld(database: Knex): Promise<void> {
   const now = Date.now()
+  await forgetDeleted(database, pictures())
   await forgetOver(database, new Date(now), new Date(now - SIGN_INS_KEPT))
   await forgetAudit(database, new Date(now - AUDIT_KEPT))
 }
@@ -27,15 +29,21 @@ async function sayFirstCode(database: Knex): Promise<void> {
 
 /** Opens the database at start, so that the first request does not wait for migrations. */
 export default defineNitroPlugin((nitro) => {
+  let daily: NodeJS.Timeout | undefined
   database()
     .then(async (opened) => {
       watchPool(opened)
       await sayFirstCode(opened)
-      await forgetDeleted(opened)
       await forgetOld(opened)
+      daily = setInterval(() => {
+        forgetOld(opened)
+          .then(() => packResting(opened))
+          .catch(logFault)
+      }, DAY)
     })
     .catch((error: unknown) => logFault(error))
   nitro.hooks.hook('close', async () => {
+    clearInterval(daily)
     const opened = await database().catch(() => undefined)
     await opened?.destroy()
     await closePool()

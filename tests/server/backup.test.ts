@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { afterAll, describe, expect, it } from 'vitest'
 import { demoJobs } from '../../data/demo/jobs'
+import { pictureKey } from '../../database/pictures/store'
 import { backup, restore } from '../../database/backup'
 import { seedDemo } from '../../server/demo/service'
 import { applyBatch, importJob, listJobs, readHistory, readStoredJob } from '../../server/jobs/service'
@@ -13,9 +14,11 @@ import { answerOffer, keepOffer, makeLink, readOffers, readPdfByLink } from '../
 import { readLessons } from '../../server/record/service'
 import { changeYard, readYard } from '../../server/yard/service'
 import { someOffer } from '../support/someOffer'
+import { pictureFolder } from '../support/pictureFolder'
 import { ownDatabase } from './ownDatabase'
 
 const { database, workspace } = ownDatabase('backup')
+const { pictures } = pictureFolder()
 const folder = mkdtempSync(join(tmpdir(), 'vindex-backup-'))
 afterAll(() => rmSync(folder, { recursive: true }))
 const file = join(folder, 'one.backup')
@@ -28,7 +31,7 @@ describe('a backup', () => {
       version: 1,
       commands: [{ name: 'renameJob', value: 'Ä ½ 🙂' }],
     })
-    await storePhotograph(workspace(), id, 'picture-1', await sidewaysPhotograph())
+    await storePhotograph(workspace(), pictures, id, 'picture-1', await sidewaysPhotograph())
     await seedDemo(workspace())
     const price = { table: 'catalogue', key: 'mix/cement', path: 'price', was: 680, value: 700 }
     await changeYard(workspace(), { id: 'change-00001', changes: [price] })
@@ -42,12 +45,13 @@ describe('a backup', () => {
       page: await readPdfByLink(database(), token),
       job: await readStoredJob(workspace(), id),
       history: await readHistory(workspace(), id),
-      picture: await readPhotograph(workspace(), id, 'picture-1'),
+      picture: await readPhotograph(workspace(), pictures, id, 'picture-1'),
       list: await listJobs(workspace()),
     })
     const before = await all()
     await readLessons(workspace())
-    const counts = await backup(database(), file)
+    const { counts, missing } = await backup(database(), pictures, file)
+    expect(missing).toEqual([])
     expect(counts).toEqual({
       workspace: 1,
       person: 0,
@@ -58,6 +62,7 @@ describe('a backup', () => {
       job_seen: 0,
       job: demoJobs().length + 1,
       job_history: 1,
+      history_pack: 0,
       photograph: 1,
       setting: 1,
       yard: 1,
@@ -76,8 +81,9 @@ describe('a backup', () => {
     })
     await importJob(workspace(), demoJobs()[0])
     await database()('photograph').delete()
+    await pictures.remove(pictureKey('home', before.picture.checksum))
     await changeYard(workspace(), { id: 'change-00002', changes: [{ ...price, was: 700, value: 1 }] })
-    expect(await restore(database(), file)).toEqual(counts)
+    expect(await restore(database(), pictures, file)).toEqual(counts)
     expect(await all()).toEqual(before)
     // The demo jobs do not come a second time, nor does a job that is asked for again.
     await seedDemo(workspace())
@@ -105,13 +111,13 @@ describe('a backup', () => {
     for (const [name, content, words] of tried) {
       const wrong = join(folder, name)
       writeFileSync(wrong, gzipSync(content))
-      await expect(restore(database(), wrong), name).rejects.toThrow(words)
+      await expect(restore(database(), pictures, wrong), name).rejects.toThrow(words)
     }
     writeFileSync(join(folder, 'not compressed'), text)
-    await expect(restore(database(), join(folder, 'not compressed'))).rejects.toThrow('this is no backup')
+    await expect(restore(database(), pictures, join(folder, 'not compressed'))).rejects.toThrow('this is no backup')
     writeFileSync(join(folder, 'half'), readFileSync(file).subarray(0, -20))
-    await expect(restore(database(), join(folder, 'half'))).rejects.toThrow('this backup is cut off')
-    await expect(restore(database(), join(folder, 'not there'))).rejects.toThrow('no such file')
+    await expect(restore(database(), pictures, join(folder, 'half'))).rejects.toThrow('this backup is cut off')
+    await expect(restore(database(), pictures, join(folder, 'not there'))).rejects.toThrow('no such file')
     expect(await listJobs(workspace())).toEqual(before)
   })
 })

@@ -24,9 +24,11 @@ import { sidewaysPhotograph } from '../support/pictures'
 import { jobIdentity } from '../../shared/jobIdentity'
 import { connect, migrate } from '../../database/connect'
 import { together, type Workspace } from '../../server/workspace/workspace'
+import { pictureFolder } from '../support/pictureFolder'
 import { ownDatabase } from './ownDatabase'
 
 const { database, workspace, url } = ownDatabase('jobs')
+const { pictures } = pictureFolder()
 const [longBank] = demoJobs()
 const bankSide = demoJobs().at(-1)!
 
@@ -205,8 +207,8 @@ describe('a job that was deleted', () => {
     await expect(restoreJob(workspace(), id)).rejects.toBeInstanceOf(NotFound)
 
     await deleteJob(workspace(), id, new Date('2026-03-01T12:00:00Z'))
-    expect(await forgetDeleted(database(), new Date('2026-03-31T11:00:00Z'))).toBe(0)
-    expect(await forgetDeleted(database(), new Date('2026-03-31T13:00:00Z'))).toBe(1)
+    expect(await forgetDeleted(database(), pictures, new Date('2026-03-31T11:00:00Z'))).toBe(0)
+    expect(await forgetDeleted(database(), pictures, new Date('2026-03-31T13:00:00Z'))).toBe(1)
     await expect(restoreJob(workspace(), id)).rejects.toBeInstanceOf(NotFound)
   })
 })
@@ -274,10 +276,10 @@ describe('identities', () => {
     await expect(readStoredJob(workspace(), id.toUpperCase())).rejects.toBeInstanceOf(NotFound)
     const picture = await sidewaysPhotograph(40, 30)
     const other = await sidewaysPhotograph(60, 30)
-    await storePhotograph(workspace(), id, 'IMG_00001', picture)
-    await storePhotograph(workspace(), id, 'img_00001', other)
+    await storePhotograph(workspace(), pictures, id, 'IMG_00001', picture)
+    await storePhotograph(workspace(), pictures, id, 'img_00001', other)
     const [upper, lower] = await Promise.all(
-      ['IMG_00001', 'img_00001'].map((each) => readPhotograph(workspace(), id, each)),
+      ['IMG_00001', 'img_00001'].map((each) => readPhotograph(workspace(), pictures, id, each)),
     )
     expect(upper!.checksum).not.toBe(lower!.checksum)
   })

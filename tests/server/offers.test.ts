@@ -25,9 +25,11 @@ import { works } from '../../server/worker/work'
 import { changeYard } from '../../server/yard/service'
 import { someOffer } from '../support/someOffer'
 import { HOME } from '../../server/workspace/workspace'
+import { pictureFolder } from '../support/pictureFolder'
 import { ownDatabase } from './ownDatabase'
 
 const { database, workspace, url } = ownDatabase('offers')
+const { pictures } = pictureFolder()
 const newJob = async () => (await importJob(workspace(), demoJobs().at(-1)!)).id
 const NOW = new Date('2026-11-24T12:00:00Z')
 const sha = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex')
@@ -104,7 +106,7 @@ describe('an offer that was sent', () => {
     await keepOffer(workspace(), job, someOffer())
     expect((await readStoredJob(workspace(), job)).document).not.toHaveProperty('offers')
     await deleteJob(workspace(), job, new Date('2026-01-01T00:00:00Z'))
-    await forgetDeleted(database(), NOW)
+    await forgetDeleted(database(), pictures, NOW)
     await restoreJob(workspace(), job)
     expect(await readOffers(workspace(), job, NOW)).toHaveLength(1)
   })

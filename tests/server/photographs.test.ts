@@ -7,9 +7,11 @@ import { importJob } from '../../server/jobs/service'
 import { readPhotograph, storePhotograph } from '../../server/photographs/service'
 import { NotFound, Taken } from '../../server/http/failures'
 import { largePhotograph, sidewaysPhotograph } from '../support/pictures'
+import { pictureFolder } from '../support/pictureFolder'
 import { ownDatabase } from './ownDatabase'
 
 const { database, workspace } = ownDatabase('photographs')
+const { pictures } = pictureFolder()
 const flat = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#7a6a4f' } })
 const newJob = async () => (await importJob(workspace(), demoJobs().at(-1))).id
 
@@ -18,10 +20,10 @@ describe('photographs in the database', () => {
     const original = await sidewaysPhotograph()
     expect((await sharp(original).metadata()).orientation).toBe(6)
     const job = await newJob()
-    const stored = await storePhotograph(workspace(), job, 'picture-1', original)
+    const stored = await storePhotograph(workspace(), pictures, job, 'picture-1', original)
     expect(stored).toMatchObject({ mediaType: 'image/jpeg', pixelWidth: 300, pixelHeight: 400 })
 
-    const { data, checksum } = await readPhotograph(workspace(), job, 'picture-1')
+    const { data, checksum } = await readPhotograph(workspace(), pictures, job, 'picture-1')
     expect(createHash('sha256').update(data).digest('hex')).toBe(checksum)
     const { exif, orientation } = await sharp(data).metadata()
     expect([exif, orientation ?? 1]).toEqual([undefined, 1])
@@ -32,15 +34,15 @@ describe('photographs in the database', () => {
   it('of 12 MB are made small', async () => {
     const original = await largePhotograph(12e6)
     expect(original.length).toBeGreaterThan(12e6)
-    const stored = await storePhotograph(workspace(), await newJob(), 'picture-2', original)
+    const stored = await storePhotograph(workspace(), pictures, await newJob(), 'picture-2', original)
     expect(stored).toMatchObject({ pixelWidth: 2048, pixelHeight: 1536 })
   })
 
   it('that are sent twice are stored once', async () => {
     const job = await newJob()
-    const first = await storePhotograph(workspace(), job, 'picture-3', await sidewaysPhotograph())
+    const first = await storePhotograph(workspace(), pictures, job, 'picture-3', await sidewaysPhotograph())
     const picture = await sidewaysPhotograph()
-    const again = await storePhotograph(workspace(), job, 'picture-3', picture)
+    const again = await storePhotograph(workspace(), pictures, job, 'picture-3', picture)
     expect(again).toEqual(first)
     expect(again).toMatchObject({
       id: 'picture-3',
@@ -52,9 +54,9 @@ describe('photographs in the database', () => {
 
   it('of one identity and another content are told apart', async () => {
     const job = await newJob()
-    await storePhotograph(workspace(), job, 'picture-6', await sidewaysPhotograph())
+    await storePhotograph(workspace(), pictures, job, 'picture-6', await sidewaysPhotograph())
     const other = await sidewaysPhotograph(80, 60)
-    await expect(storePhotograph(workspace(), job, 'picture-6', other)).rejects.toBeInstanceOf(Taken)
+    await expect(storePhotograph(workspace(), pictures, job, 'picture-6', other)).rejects.toBeInstanceOf(Taken)
   })
 
   it.each<[string, () => Promise<Buffer>, string]>([
@@ -67,7 +69,7 @@ describe('photographs in the database', () => {
     ['more pixels than a PNG may have', () => flat(8_000, 7_000).png().toBuffer(), 'at most 50 million pixels'],
     ['more pixels than a WebP may have', () => flat(8_000, 7_000).webp().toBuffer(), 'at most 50 million pixels'],
   ])('are not %s', async (_name, make, words) => {
-    const error = await storePhotograph(workspace(), await newJob(), 'picture-7', await make()).catch(
+    const error = await storePhotograph(workspace(), pictures, await newJob(), 'picture-7', await make()).catch(
       (caught: unknown) => caught,
     )
     expect(error).toBeInstanceOf(InputError)
@@ -76,19 +78,23 @@ describe('photographs in the database', () => {
 
   it.each(['png', 'webp', 'avif'] as const)('may be %s', async (format) => {
     const picture = await flat(300, 200).toFormat(format).toBuffer()
-    expect(await storePhotograph(workspace(), await newJob(), 'picture-8', picture)).toMatchObject({ pixelWidth: 300 })
+    expect(await storePhotograph(workspace(), pictures, await newJob(), 'picture-8', picture)).toMatchObject({
+      pixelWidth: 300,
+    })
   })
 
   it('that are none are refused, and nothing is stored', async () => {
     const job = await newJob()
     for (const bad of [Buffer.from('not a picture'), Buffer.alloc(0), (await sidewaysPhotograph()).subarray(0, 200)]) {
-      await expect(storePhotograph(workspace(), job, 'picture-4', bad)).rejects.toBeInstanceOf(InputError)
+      await expect(storePhotograph(workspace(), pictures, job, 'picture-4', bad)).rejects.toBeInstanceOf(InputError)
     }
-    await expect(readPhotograph(workspace(), job, 'picture-4')).rejects.toBeInstanceOf(NotFound)
+    await expect(readPhotograph(workspace(), pictures, job, 'picture-4')).rejects.toBeInstanceOf(NotFound)
   })
 
   it('belong to a job that is there', async () => {
     const picture = await sidewaysPhotograph(40, 30)
-    await expect(storePhotograph(workspace(), 'nobody', 'picture-5', picture)).rejects.toBeInstanceOf(NotFound)
+    await expect(storePhotograph(workspace(), pictures, 'nobody', 'picture-5', picture)).rejects.toBeInstanceOf(
+      NotFound,
+    )
   })
 })

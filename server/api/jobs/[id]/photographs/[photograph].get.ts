@@ -1,12 +1,14 @@
 import { answering } from '../../../../http/answering'
 import { jobIdentity, pictureIdentity } from '../../../../http/body'
 import { getRequestHeader, getRouterParam, setResponseHeaders, setResponseStatus } from 'h3'
-import { readPhotograph } from '../../../../photographs/service'
+import { pictures } from '../../../../pictures'
+import { knownPhotograph, readPhotograph } from '../../../../photographs/service'
 import { workspaceOf } from '../../../../workspace/workspaceOf'
 
 export default answering(async (event) => {
   const id = pictureIdentity(getRouterParam(event, 'photograph'))
-  const { mediaType, checksum, data } = await readPhotograph(workspaceOf(event), jobIdentity(event), id)
+  const asked = [workspaceOf(event), jobIdentity(event), id] as const
+  const { mediaType, checksum } = await knownPhotograph(...asked)
   const mark = `"${checksum}"`
   // A photograph never changes under its identity.
   setResponseHeaders(event, { etag: mark, 'cache-control': 'private, max-age=31536000, immutable' })
@@ -15,5 +17,6 @@ export default answering(async (event) => {
     return ''
   }
   setResponseHeaders(event, { 'content-type': mediaType })
-  return data
+  const [workspace, job] = asked
+  return (await readPhotograph(workspace, pictures(), job, id)).data
 })

@@ -1,13 +1,14 @@
 import { answering } from '../../../../http/answering'
 import { jobIdentity, pictureIdentity, readPicture } from '../../../../http/body'
 import { getRouterParam, setResponseStatus } from 'h3'
+import { pictures } from '../../../../pictures'
 import { storePhotograph } from '../../../../photographs/service'
 import { workspaceOf } from '../../../../workspace/workspaceOf'
 
 export default answering(async (event) => {
   const original = await readPicture(event)
   const id = pictureIdentity(getRouterParam(event, 'photograph'))
-  const stored = await storePhotograph(workspaceOf(event), jobIdentity(event), id, original)
+  const stored = await storePhotograph(workspaceOf(event), pictures(), jobIdentity(event), id, original)
   setResponseStatus(event, 201)
   return stored
 })

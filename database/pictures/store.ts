@@ -1,0 +1,54 @@
+import { createHash } from 'node:crypto'
+import { folderStore } from './folder'
+import { s3Store } from './s3'
+
+/**
+ * Where the bytes of photographs lie. Each lies under the checksum of what it is: what is put there twice is there
+ * once, nothing is ever written over, and what comes back is held against its name.
+ */
+export interface PictureStore {
+  put: (key: string, bytes: Buffer) => Promise<void>
+  /** @returns nothing where it is not there */
+  get: (key: string) => Promise<Buffer | undefined>
+  /** What is not there is none either. */
+  remove: (key: string) => Promise<void>
+}
+
+/** The store does not answer, or has not what it should have. */
+export class StoreFailure extends Error {}
+
+/**
+ * @param address a folder, or `s3://bucket/prefix?endpoint=https://…&region=…`; who asks there is in the environment,
+ * as for every program that speaks to such a store
+ * @throws Error when it is neither
+ */
+export function pictureStore(address: string): PictureStore {
+  if (!address) throw new Error('say where photographs are kept: a folder, or s3://bucket/prefix')
+  return address.startsWith('s3://') ? s3Store(new URL(address)) : folderStore(address)
+}
+
+export const checksumOf = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex')
+
+/**
+ * The name of a picture in the store: each workspace has its own, though the pictures be the same.
+ *
+ * @example pictureKey('home', '9fcf…') // 'home/9f/9fcf…'
+ */
+export function pictureKey(workspace: string, checksum: string): string {
+  if (!/^[\w-]{1,36}$/.test(workspace) || !/^[0-9a-f]{64}$/.test(checksum))
+    throw new StoreFailure(`"${workspace}/${checksum}" is no name of a picture`)
+  return `${workspace}/${checksum.slice(0, 2)}/${checksum}`
+}
+
+/**
+ * A picture as it was put there.
+ *
+ * @throws StoreFailure when it is not there, or is not what it was
+ */
+export async function wholePicture(store: PictureStore, workspace: string, checksum: string): Promise<Buffer> {
+  const key = pictureKey(workspace, checksum)
+  const bytes = await store.get(key)
+  if (!bytes) throw new StoreFailure(`the picture ${key} is not in the store`)
+  if (checksumOf(bytes) !== checksum) throw new StoreFailure(`the picture ${key} is damaged in the store`)
+  return bytes
+}
