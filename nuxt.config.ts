@@ -56,7 +56,17 @@ export default defineNuxtConfig({
     esbuild: { options: { target: 'es2022' } },
     output: { dir: process.env.VINDEX_OUTPUT ?? '.output' },
     externals: {
-      external: ['mysql2', 'knex', 'sharp', 'piscina', 'pdfkit', 'svg-to-pdfkit', 'pino', 'prom-client', '@aws-sdk/client-s3'],
+      external: [
+        'mysql2',
+        'knex',
+        'sharp',
+        'piscina',
+        'pdfkit',
+        'svg-to-pdfkit',
+        'pino',
+        'prom-client',
+        '@aws-sdk/client-s3',
+      ],
       // Letters that pages are printed in.
       traceInclude: [400, 600].map(
         (weight) => `node_modules/@fontsource/barlow/files/barlow-latin-${weight}-normal.woff`,

@@ -1,7 +1,7 @@
 import { resolve } from 'node:path'
 import { backup } from '../database/backup'
 import { connect, migrate } from '../database/connect'
-import { pictureStore } from '../database/pictures/store'
+import { pictureStore } from '../database/pictures/open'
 import { photographs } from './lib/paths.mjs'
 import { say } from './lib/say.mjs'
 import { withDatabase } from './lib/reach.mjs'

@@ -1,5 +1,6 @@
 import { useRuntimeConfig } from 'nitropack/runtime'
-import { pictureStore, type PictureStore } from '../database/pictures/store'
+import { pictureStore } from '../database/pictures/open'
+import type { PictureStore } from '../database/pictures/store'
 
 let opened: PictureStore | undefined
 

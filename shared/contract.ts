@@ -71,6 +71,8 @@ export interface HistoryAnswer {
   version: number
   batchId: string
   commands: Command[]
+  /** Who it was, where somebody was signed in. */
+  madeBy?: string
   madeAt: string
 }
 export interface HistoryPage {

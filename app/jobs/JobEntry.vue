@@ -2,6 +2,7 @@
 import { NuxtLink } from '#components'
 import { computed } from 'vue'
 import { waitingOf } from '~/jobs/useJobList'
+import { session } from '~/session/account'
 import OverviewStrip from '~/picture/OverviewStrip.vue'
 import type { ListedJob } from '~~/shared/contract'
 
@@ -33,6 +34,7 @@ const waiting = computed(() => waitingOf(job.id))
       />
     </component>
     <v-btn
+      v-if="session.may('remove')"
       variant="text"
       class="put"
       :aria-label="away ? `Bring ${job.name} back` : `Put ${job.name} away`"

@@ -4,6 +4,7 @@ import { api } from '~/sync/api'
 import type { WatchedOffer } from '~~/shared/contract'
 
 /** Offers that a customer has, has taken or has let go: what each wants next. */
+const emit = defineEmits<{ answered: [] }>()
 const offers = shallowRef<readonly WatchedOffer[]>([])
 onMounted(async () => {
   try {
@@ -11,6 +12,7 @@ onMounted(async () => {
   } catch {
     // Without a signal nobody has answered that this device could know of.
   }
+  emit('answered')
 })
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
 function says({ number, state, validUntil, by, option }: WatchedOffer): string {

@@ -7,6 +7,7 @@ import { visitsDue, VISIT_WORDS, type VisitWhy } from '~~/core/record/visits'
 import type { WatchedVisit } from '~~/shared/contract'
 
 /** Jobs that somebody should go back to: as the server sees it, without a signal from what is on this device. */
+const emit = defineEmits<{ answered: [] }>()
 const visits = shallowRef<readonly WatchedVisit[]>([])
 onMounted(async () => {
   try {
@@ -14,6 +15,7 @@ onMounted(async () => {
   } catch {
     visits.value = await ownVisits()
   }
+  emit('answered')
 })
 const AHEAD = 14 * 24 * 3600e3
 async function ownVisits(): Promise<WatchedVisit[]> {

@@ -20,6 +20,7 @@ export function useStormWatch() {
   const jobs = shallowRef<StormJob[]>([])
   /** The age of the forecasts counts: the server was not reached. */
   const isOwn = ref(false)
+  const isAnswered = ref(false)
 
   async function load(): Promise<void> {
     try {
@@ -29,10 +30,11 @@ export function useStormWatch() {
       jobs.value = await ownWatch(tables.value)
       isOwn.value = true
     }
+    isAnswered.value = true
   }
   onMounted(load)
   useIntervalFn(() => void load(), AGAIN)
-  return { jobs, isOwn, load }
+  return { jobs, isOwn, isAnswered, load }
 }
 
 async function ownWatch(tables: Tables): Promise<StormJob[]> {

@@ -2,7 +2,7 @@
 import { ESTIMATES } from '~/job/words'
 import { navigateTo } from '#imports'
 import { computed, onMounted, ref } from 'vue'
-import { useIntervalFn } from '@vueuse/core'
+import { useIntervalFn, useTimeout } from '@vueuse/core'
 import JobEntry from '~/jobs/JobEntry.vue'
 import StormWatch from '~/jobs/StormWatch.vue'
 import WetConcrete from '~/jobs/WetConcrete.vue'
@@ -20,14 +20,22 @@ import StorageNotice from '~/shell/StorageNotice.vue'
 /** What needs somebody now, then every job with a sketch of its lines. */
 const { jobs, needing, failure, search, away, load, more, put } = useJobList()
 onMounted(load)
-const { jobs: storms, isOwn } = useStormWatch()
+const { jobs: storms, isOwn, isAnswered } = useStormWatch()
 const now = ref(timeNow())
 useIntervalFn(() => (now.value = timeNow()), 1_000)
 /** Jobs of which something was poured lately; what of it is wet or green, each says itself. */
 const poured = computed(() => (jobs.value ?? []).filter(({ summary }) => (summary.pours?.length ?? 0) > 0))
 
+/** Shown in one piece: what comes later would push away what somebody is about to hit. One that is slow comes after, ms. */
+const PATIENCE = 900
+const answered = ref(0)
+const isLate = useTimeout(PATIENCE)
+const isSettled = computed(
+  () => jobs.value !== undefined && (isLate.value || (isAnswered.value && answered.value >= 2)),
+)
+
 /** The head of the page scrolls with the list: of thousands of jobs only those in sight are drawn. */
-const rows = computed(() => [undefined, ...(jobs.value ?? [])])
+const rows = computed(() => [undefined, ...(isSettled.value ? jobs.value! : [])])
 const none = computed(() => {
   if (search.value) return 'No job of that name.'
   return away.value ? 'Nothing was put away in the last thirty days.' : 'No jobs yet. Make one, or open a file.'
@@ -60,6 +68,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
         <template #default="{ item: job, index }">
           <div v-if="!job">
             <StorageNotice />
+            <p v-if="!isSettled" role="status">Reading the jobs …</p>
             <p v-if="failure" class="caution" role="alert">
               {{ failure }} <v-btn variant="text" @click="load">Try again</v-btn>
             </p>
@@ -67,19 +76,21 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
               Open to this machine alone: nobody has an account here yet.
             </p>
             <TrayPanel />
-            <p v-if="storms.length && isOwn && !search" class="soft">
+            <p v-if="isSettled && storms.length && isOwn && !search" class="soft">
               Without a signal: the wind as this device heard it last.
             </p>
-            <StormWatch v-if="!search && !away" :jobs="storms" :now="now" />
-            <section v-if="poured.length && !search && !away" class="needs" aria-labelledby="wet-title">
-              <h2 id="wet-title">Concrete</h2>
-              <ul>
-                <WetConcrete v-for="each in poured" :key="each.id" :job="each" :now="now" />
-              </ul>
-            </section>
-            <OfferWatch v-if="!search && !away" />
-            <VisitsDue v-if="!search && !away" />
-            <section v-if="needing.length && !search" class="needs" aria-labelledby="needs-title">
+            <div v-show="isSettled && !search && !away">
+              <StormWatch :jobs="storms" :now="now" />
+              <section v-if="poured.length" class="needs" aria-labelledby="wet-title">
+                <h2 id="wet-title">Concrete</h2>
+                <ul>
+                  <WetConcrete v-for="each in poured" :key="each.id" :job="each" :now="now" />
+                </ul>
+              </section>
+              <OfferWatch @answered="answered++" />
+              <VisitsDue @answered="answered++" />
+            </div>
+            <section v-if="isSettled && needing.length && !search" class="needs" aria-labelledby="needs-title">
               <h2 id="needs-title">What needs you now: posts that wait for a repair</h2>
               <ul>
                 <li v-for="each in needing" :key="each.id">
@@ -89,8 +100,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
                 </li>
               </ul>
             </section>
-            <p v-if="!jobs" role="status">Reading the jobs …</p>
-            <p v-else-if="jobs.length === 0">
+            <p v-if="isSettled && jobs?.length === 0">
               {{ none }}
             </p>
             <p v-else-if="away">What is put away can come back for thirty days.</p>

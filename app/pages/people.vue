@@ -6,6 +6,7 @@ import AuditList from '~/session/AuditList.vue'
 import OwnAccount from '~/session/OwnAccount.vue'
 import PeopleList from '~/session/PeopleList.vue'
 import { session } from '~/session/account'
+import PageHead from '~/shell/PageHead.vue'
 
 /** Whoever is signed in, and for who leads: who works here, and who did what. */
 const router = useRouter()
@@ -25,10 +26,7 @@ onMounted(session.refresh)
 
 <template>
   <div class="people-page">
-    <header class="head">
-      <NuxtLink to="/" class="brand measure" aria-label="Vindex: all jobs">‹ jobs</NuxtLink>
-      <h1>People</h1>
-    </header>
+    <PageHead title="People" />
     <main>
       <template v-if="session.isOpen.value">
         <p class="note">
@@ -52,22 +50,6 @@ onMounted(session.refresh)
   margin: 0 auto;
   padding: 0 20px 80px;
   font-size: 17px;
-}
-.head {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  min-height: 52px;
-  border-bottom: 1.8px solid var(--ink);
-}
-.brand {
-  color: var(--ink);
-  text-decoration: none;
-  padding: 12px 0;
-}
-h1 {
-  font-size: 22px;
-  margin: 0;
 }
 .note {
   margin: 18px 0;

@@ -2,6 +2,7 @@
 import { computed, ref, useTemplateRef } from 'vue'
 import { useRouter } from '#imports'
 import { onKeyStroke, useMediaQuery } from '@vueuse/core'
+import PageHead from '~/shell/PageHead.vue'
 import StorageNotice from '~/shell/StorageNotice.vue'
 import { queue, yard } from '~/sync/device'
 import { YARD } from '~/sync/yard'
@@ -60,16 +61,14 @@ onKeyStroke(['z', 'Z'], (event) => {
 
 <template>
   <div class="yard">
-    <header class="head">
-      <NuxtLink to="/" class="brand measure" aria-label="Vindex: all jobs">‹ jobs</NuxtLink>
-      <h1>Yard</h1>
+    <PageHead title="Yard">
       <span class="grow" />
       <v-btn variant="text" :disabled="yard.steps.value.back === 0" title="Undo (z)" @click="back(yard.undo)"
         >Undo</v-btn
       >
       <v-btn variant="text" :disabled="yard.steps.value.again === 0" @click="back(yard.redo)">Again</v-btn>
       <span role="status" class="soft">{{ waiting ? 'waits for a signal' : 'saved' }}</span>
-    </header>
+    </PageHead>
     <StorageNotice />
     <YardConflicts />
     <div class="body">
@@ -121,23 +120,6 @@ onKeyStroke(['z', 'Z'], (event) => {
   display: flex;
   flex-direction: column;
   padding: 0 20px;
-}
-.head {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  min-height: 52px;
-  border-bottom: 1.8px solid var(--ink);
-  flex: none;
-}
-.brand {
-  color: var(--ink);
-  text-decoration: none;
-  padding: 12px 0;
-}
-h1 {
-  font-size: 22px;
-  margin: 0;
 }
 .body {
   flex: 1;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef } from 'vue'
+import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useForm } from 'vee-validate'
 import { object, string } from 'yup'
 import type { Refusal } from '~/sync/api'
@@ -7,8 +7,8 @@ import { LONGEST } from '~~/core/limits'
 import type { InvitationLink, PeopleAnswer, PersonAnswer } from '~~/shared/contract'
 import { ROLE_NAMES, ROLE_WORDS, ROLES, type Role } from '~~/shared/people'
 import { dayWords } from '~~/core/report/dates'
-import DeviceList from './DeviceList.vue'
 import { peopleApi } from './peopleApi'
+import PersonRow from './PersonRow.vue'
 
 /** Who works here: invited by a link, with a role, and their devices. */
 const here = shallowRef<PeopleAnswer>()
@@ -48,48 +48,46 @@ const invite = form.handleSubmit((who) =>
 )
 const newWayIn = (person: PersonAnswer) =>
   ask(async () => show((await peopleApi.change(person.id, { deed: 'new-way-in' })) as InvitationLink, person.name))
-/** What cannot be taken back lightly is asked twice. */
-const sure = ref('')
-function leave({ id }: PersonAnswer): void {
-  if (sure.value !== id) return void (sure.value = id)
-  sure.value = ''
-  void ask(() => peopleApi.change(id, { deed: 'leave' }))
-}
+
+/** Of hundreds only those whose name is typed; where it is a handful nobody has to search. */
+const MANY = 12
+const search = ref('')
+const shown = computed(() =>
+  (here.value?.people ?? []).filter(({ name, signInName }) =>
+    `${name} ${signInName}`.toLowerCase().includes(search.value.trim().toLowerCase()),
+  ),
+)
+/** Whose changes are open. */
+const open = ref('')
 </script>
 
 <template>
   <section aria-labelledby="people-title">
     <h2 id="people-title">{{ here?.workspace ?? 'People' }}</h2>
     <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
-    <ul class="rows people">
-      <li v-for="each in here?.people ?? []" :key="each.id" :aria-label="each.name">
-        <div class="who">
-          <strong>{{ each.name }}</strong> <span class="soft">signs in as {{ each.signInName }}</span>
-          <span v-if="each.leftAt">, left on {{ dayWords(Date.parse(each.leftAt)) }}</span>
-        </div>
-        <div class="row">
-          <template v-if="each.leftAt">
-            <v-btn variant="text" @click="ask(() => peopleApi.change(each.id, { deed: 'come-back' }))">Is back</v-btn>
-          </template>
-          <template v-else>
-            <v-select
-              class="role"
-              :label="`Role of ${each.name}`"
-              :items="roles"
-              :model-value="each.role"
-              @update:model-value="(to: Role) => ask(() => peopleApi.change(each.id, { deed: 'role', role: to }))"
-            />
-            <v-btn variant="text" @click="newWayIn(each)">New way in</v-btn>
-            <v-btn variant="text" @click="leave(each)">{{
-              sure === each.id ? 'Leaves, and every device forgets' : 'Leaves'
-            }}</v-btn>
-          </template>
-        </div>
-        <DeviceList :devices="each.devices" @sign-out="(id) => ask(() => peopleApi.signDeviceOut(id))" />
-      </li>
+    <v-text-field
+      v-if="(here?.people.length ?? 0) > MANY"
+      v-model="search"
+      type="search"
+      label="Search the people"
+      hide-details
+    />
+    <ul class="rows">
+      <PersonRow
+        v-for="each in shown"
+        :key="each.id"
+        :person="each"
+        :is-open="open === each.id"
+        @open="open = open === each.id ? '' : each.id"
+        @role="(role) => ask(() => peopleApi.change(each.id, { deed: 'role', role }))"
+        @new-way-in="newWayIn(each)"
+        @leave="ask(() => peopleApi.change(each.id, { deed: 'leave' }))"
+        @come-back="ask(() => peopleApi.change(each.id, { deed: 'come-back' }))"
+        @sign-out="(id) => ask(() => peopleApi.signDeviceOut(id))"
+      />
     </ul>
     <h3>Somebody new</h3>
-    <form novalidate class="field-grid" @submit.prevent="invite">
+    <form novalidate class="new" @submit.prevent="invite">
       <v-text-field v-model="name" label="Name" :error-messages="form.errors.value.name" />
       <v-select v-model="role" label="Role" :items="roles" :hint="ROLE_WORDS[role]" persistent-hint />
       <v-btn type="submit">Make a link</v-btn>
@@ -104,22 +102,16 @@ function leave({ id }: PersonAnswer): void {
 </template>
 
 <style scoped>
-.rows.people > li {
-  display: block;
-  padding: 14px 0;
+.new {
+  display: grid;
+  grid-template-columns: 1fr 1fr auto;
+  gap: 12px;
+  align-items: start;
 }
-.rows.people > li > .row {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
-}
-.who {
-  font-size: 18px;
-  margin-bottom: 12px;
-}
-.role {
-  flex: 0 1 260px;
+@media (max-width: 760px) {
+  .new {
+    grid-template-columns: 1fr;
+  }
 }
 .link {
   border: 1.8px solid var(--ink);

@@ -35,8 +35,15 @@ function withTouchedEntries(job: Job, commands: readonly Command[]): Job {
   return { ...job, entries: job.entries.filter(({ id }) => ids.has(id)) }
 }
 
-/** The job with only the posts that are touched; of a line whose own facts are, its first post. */
+/** The job with only the posts that are touched, and what stands beside the lines only where that is. */
 function touchedPart(job: Job, commands: readonly Command[]): Job {
+  const part = touchedLines(job, commands)
+  const isOfLines = part !== job && commands.every((command) => targetOf(command)[0] === 'line')
+  return isOfLines ? { format: job.format, version: job.version, name: job.name, lines: part.lines } : part
+}
+
+/** Of a line whose own facts are touched its first post. */
+function touchedLines(job: Job, commands: readonly Command[]): Job {
   const whole = new Set<string>()
   const facts = new Set<string>()
   const posts = new Set<string>()

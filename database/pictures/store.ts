@@ -1,6 +1,4 @@
 import { createHash } from 'node:crypto'
-import { folderStore } from './folder'
-import { s3Store } from './s3'
 
 /**
  * Where the bytes of photographs lie. Each lies under the checksum of what it is: what is put there twice is there
@@ -16,16 +14,6 @@ export interface PictureStore {
 
 /** The store does not answer, or has not what it should have. */
 export class StoreFailure extends Error {}
-
-/**
- * @param address a folder, or `s3://bucket/prefix?endpoint=https://…&region=…`; who asks there is in the environment,
- * as for every program that speaks to such a store
- * @throws Error when it is neither
- */
-export function pictureStore(address: string): PictureStore {
-  if (!address) throw new Error('say where photographs are kept: a folder, or s3://bucket/prefix')
-  return address.startsWith('s3://') ? s3Store(new URL(address)) : folderStore(address)
-}
 
 export const checksumOf = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex')
 

@@ -5,7 +5,7 @@ import type { Site } from '../people/passkeys'
 
 /** Where a request comes from; what a proxy says of it counts only where one stands in front. */
 export const addressOf = (event: H3Event): string =>
-  getRequestIP(event, { xForwardedFor: Boolean(useRuntimeConfig(event).behindProxy) }) ?? 'unknown'
+  getRequestIP(event, { xForwardedFor: Boolean(useRuntimeConfig().behindProxy) }) ?? 'unknown'
 
 /** This site as the browser knows it, by an origin that was held against the host before. */
 export function siteOf(event: H3Event): Site {

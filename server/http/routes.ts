@@ -63,7 +63,7 @@ export const ROUTES: readonly (readonly [path: string, methods: Methods])[] = [
  */
 export function methodsOf(path: string): Methods {
   const steps = path.split('/')
-  const found = ROUTES.filter(([pattern]) => fits(pattern.split('/'), steps))
+  const found = STEPS.filter(([pattern]) => fits(pattern, steps))
   // An address that is written out stands before one with a name in it.
   return Object.assign({}, ...found.reverse().map(([, methods]) => methods)) as Methods
 }
@@ -75,8 +75,14 @@ export function methodsOf(path: string): Methods {
  */
 export function patternOf(path: string): string {
   const steps = path.split('/')
-  return ROUTES.find(([pattern]) => fits(pattern.split('/'), steps))?.[0] ?? 'none'
+  return STEPS.find(([pattern]) => fits(pattern, steps))?.[0].join('/') ?? 'none'
 }
+
+/** The address that a request asks for, without what stands behind the question mark. */
+export const pathOf = ({ path }: { path: string }): string => path.split('?', 1)[0]!
+
+/** Asked at every request: taken apart once. */
+const STEPS = ROUTES.map(([path, methods]) => [path.split('/'), methods] as const)
 
 const fits = (pattern: readonly string[], steps: readonly string[]): boolean =>
   pattern.length === steps.length && pattern.every((step, i) => (step.startsWith(':') ? steps[i] : steps[i] === step))

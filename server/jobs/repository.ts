@@ -111,6 +111,17 @@ const RAISE = 'update job set version = ?, size = ?, is_behind = true, updated_a
 const ADD =
   'insert into job_history (job_id, version, batch_id, commands, made_at, person_id, made_by) values (?, ?, ?, ?, ?, ?, ?)'
 
+/** The same two writes as one statement, where the job still is at the version that the edit was made on. */
+const ADD_AT = `begin not atomic
+  declare exit handler for sqlexception begin rollback; resignal; end;
+  start transaction;
+  update job set version = ?, size = ?, is_behind = true, updated_at = ?
+    where id = ? and workspace = ? and version = ? and deleted_at is null;
+  if row_count() = 0 then signal sqlstate '45000' set message_text = 'the job is at another version'; end if;
+  ${ADD};
+  commit;
+end`
+
 /** @param lock keeps other writers off until the transaction ends */
 export async function findHead(workspace: Workspace, id: string, lock = false): Promise<JobHead | undefined> {
   const [[row]] = await workspace.database.raw(lock ? `${HEAD} for update` : HEAD, [id, workspace.id])
@@ -195,6 +206,30 @@ export async function insertHistory(
     workspace.person?.id ?? null,
     workspace.person?.name ?? null,
   ])
+}
+
+/** What keeps a batch from being taken in one go: others were faster, or it came before. */
+const NOT_AT_ONCE = ['ER_SIGNAL_EXCEPTION', 'ER_DUP_ENTRY', 'ER_LOCK_DEADLOCK']
+
+/**
+ * Adds a batch to the history of a job that is at the version before, in one go with the database.
+ *
+ * @returns false where it has to be looked at closer; nothing is written then
+ */
+export async function addAtOnce(
+  workspace: Workspace,
+  id: string,
+  { version, batch, text, size, now }: { version: number; batch: CommandBatch; text: string; size: number; now: Date },
+): Promise<boolean> {
+  const { person, database } = workspace
+  const entry = [id, version, batch.id, text, now, person?.id ?? null, person?.name ?? null]
+  try {
+    await database.raw(ADD_AT, [version, size, now, id, workspace.id, version - 1, ...entry])
+    return true
+  } catch (error) {
+    if (NOT_AT_ONCE.includes((error as { code?: string }).code ?? '')) return false
+    throw error
+  }
 }
 
 export async function findBatch(workspace: Workspace, id: string, batchId: string): Promise<number | undefined> {

@@ -1,18 +1,11 @@
 import { hostname } from 'node:os'
-import {
-  defineEventHandler,
-  getRequestHeader,
-  getRequestURL,
-  setResponseHeader,
-  setResponseHeaders,
-  type H3Event,
-} from 'h3'
+import { defineEventHandler, getRequestHeader, setResponseHeader, setResponseHeaders, type H3Event } from 'h3'
 import { useRuntimeConfig } from 'nitropack/runtime'
 import { database } from '../database'
 import { sendProblem } from '../http/answering'
 import { addressOf } from '../http/asker'
 import { NotFound, NotYours, WrongHost, WrongMethod } from '../http/failures'
-import { methodsOf } from '../http/routes'
+import { methodsOf, pathOf } from '../http/routes'
 import { isOwnPage, isServed } from '../http/hosts'
 import { admit } from '../people/admit'
 import { sharedLimit } from '../people/tries'
@@ -25,10 +18,11 @@ const READS = ['GET', 'HEAD']
 
 let limit: ReturnType<typeof sharedLimit> | undefined
 
+const OWN_NAMES = ['localhost', hostname(), `${hostname()}.local`]
+
 function requireHost(event: H3Event, hosts: string): void {
   const host = getRequestHeader(event, 'host') ?? ''
-  const own = ['localhost', hostname(), `${hostname()}.local`]
-  const names = [...own, ...hosts.split(',').map((name) => name.trim())]
+  const names = [...OWN_NAMES, ...hosts.split(',').map((name) => name.trim())]
   if (!isServed(host, names)) throw new WrongHost(host)
 }
 
@@ -44,7 +38,7 @@ function requireOwnPage(event: H3Event): void {
 }
 
 async function requireAdmitted(event: H3Event): Promise<void> {
-  const { pathname } = getRequestURL(event)
+  const pathname = pathOf(event)
   const methods = methodsOf(pathname)
   const names = Object.keys(methods)
   // What nothing else answers: never the page, which a device would take for an answer.
@@ -58,7 +52,7 @@ async function requireAdmitted(event: H3Event): Promise<void> {
 }
 
 export default defineEventHandler(async (event) => {
-  const { hosts, requestsInTenSeconds } = useRuntimeConfig(event)
+  const { hosts, requestsInTenSeconds } = useRuntimeConfig()
   try {
     requireHost(event, String(hosts))
     if (!event.path.startsWith('/api')) return undefined

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto'
-import { getRequestURL, getResponseStatus, setResponseHeader } from 'h3'
+import { getResponseStatus, setResponseHeader } from 'h3'
 import { defineNitroPlugin } from 'nitropack/runtime'
 import { log } from '../http/log'
 import { requests } from '../http/metrics'
-import { patternOf } from '../http/routes'
+import { pathOf, patternOf } from '../http/routes'
 import type { Admitted } from '../workspace/workspaceOf'
 
 /** Measures every request of the API, and writes it down where that is wanted: never what was sent, nor a name. */
@@ -20,7 +20,7 @@ export default defineNitroPlugin((nitro) => {
     const seconds = (performance.now() - began) / 1e3
     const seen = {
       method: event.method,
-      route: patternOf(getRequestURL(event).pathname),
+      route: patternOf(pathOf(event)),
       status: getResponseStatus(event),
     }
     requests.observe(seen, seconds)

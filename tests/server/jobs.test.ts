@@ -17,7 +17,7 @@ import {
   readStoredJob,
   restoreJob,
 } from '../../server/jobs/service'
-import { jobsBehind } from '../../server/jobs/repository'
+import { addAtOnce, jobsBehind } from '../../server/jobs/repository'
 import { NotFound, StaleVersion, TooLarge } from '../../server/http/failures'
 import { readPhotograph, storePhotograph } from '../../server/photographs/service'
 import { sidewaysPhotograph } from '../support/pictures'
@@ -174,6 +174,45 @@ describe('an edit', () => {
     expect(await applyBatch(workspace(), id, batch(1, reading('tap', 'dull')))).toMatchObject({ version: 2 })
     const note = { 'x-note': Array.from({ length: 110 }, () => 'ä'.repeat(25_000)) }
     await expect(importJob(workspace(), { ...bankSide, ...note })).rejects.toBeInstanceOf(TooLarge)
+  })
+})
+
+describe('an edit that is taken in one go', () => {
+  const at = (id: string, version: number, name = `edit-at-${version}`): [string, Parameters<typeof addAtOnce>[2]] => [
+    id,
+    { version, batch: { id: name, commands: [] }, text: '[]', size: 100, now: new Date() },
+  ]
+  const stands = async (id: string) => [
+    (await database()('job').where({ id }).first('version')).version,
+    (await database()('job_history').where({ job_id: id })).length,
+  ]
+
+  it('is taken at the version that it was made on, and at no other; what is refused leaves nothing behind', async () => {
+    const id = await newBankSide()
+    expect(await addAtOnce(workspace(), ...at(id, 3))).toBe(false)
+    expect(await addAtOnce(workspace(), ...at(id, 2))).toBe(true)
+    expect(await stands(id)).toEqual([2, 1])
+    // The same one again, under the next version: the history has it.
+    expect(await addAtOnce(workspace(), ...at(id, 3, 'edit-at-2'))).toBe(false)
+    expect(await addAtOnce({ ...workspace(), id: 'elsewhere' }, ...at(id, 3))).toBe(false)
+    await deleteJob(workspace(), id)
+    expect(await addAtOnce(workspace(), ...at(id, 3))).toBe(false)
+    expect(await stands(id)).toEqual([2, 1])
+    await restoreJob(workspace(), id)
+  })
+
+  it('that many send at once, each is taken once and the others hear what was done', async () => {
+    const id = await newBankSide()
+    const sent = await Promise.allSettled(
+      Array.from({ length: 12 }, (_each, i) =>
+        applyBatch(workspace(), id, { ...batch(1, reading('tap', 'dull')), id: `edit-of-${i}` }),
+      ),
+    )
+    expect(sent.filter(({ status }) => status === 'fulfilled')).toHaveLength(1)
+    for (const each of sent)
+      if (each.status === 'rejected')
+        expect(each.reason).toMatchObject({ version: 2, theirs: [reading('tap', 'dull')] })
+    expect(await stands(id)).toEqual([2, 1])
   })
 })
 

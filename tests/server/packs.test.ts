@@ -43,10 +43,7 @@ describe('the history of a job that rests', () => {
     expect(await packResting(database(), later())).toBe(200)
     expect(await bytes('history_pack', id)).toBeLessThan(large / 20)
     expect(await all()).toEqual(before)
-    expect(before[0].entries.slice(0, 2).map((each) => (each as { madeBy?: string }).madeBy)).toEqual([
-      'Robin',
-      undefined,
-    ])
+    expect(before[0].entries.slice(0, 2).map((each) => each.madeBy)).toEqual(['Robin', undefined])
     // From nothing it comes to the same document.
     const entries = await historySince(workspace(), id, 1)
     const replayed = entries.reduce((job, { commands }) => applyCommands(job, commands), demo!)

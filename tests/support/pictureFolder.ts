@@ -2,7 +2,8 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll } from 'vitest'
-import { pictureStore, type PictureStore } from '../../database/pictures/store'
+import { pictureStore } from '../../database/pictures/open'
+import type { PictureStore } from '../../database/pictures/store'
 
 /** A store of pictures of this test file alone. */
 export function pictureFolder(): { pictures: PictureStore; folder: string } {
