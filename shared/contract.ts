@@ -163,7 +163,12 @@ export interface OfferList {
   offers: KeptOffer[]
 }
 /** What a customer's link shows. */
-export type OfferPage = KeptOffer
+export type OfferPage = KeptOffer & { work: OfferedPost[] }
+/** A post that an offer names, and since when it is finished. */
+export interface OfferedPost {
+  post: string
+  done?: string
+}
 export interface OfferLink {
   offer: string
   token: string

@@ -129,6 +129,8 @@ const offerPath = (job: string, offer: string) => `${jobPath(job)}/offers/${enco
 const isOffer = (id: string) => (said: KeptOffer) => said.offer?.id === id && typeof said.checksum === 'string'
 /** Where the server shows the page of an offer from. */
 export const offerAddress = (job: string, offer: string): string => `/api${offerPath(job, offer)}/pdf`
+export const linkedPostAddress = (token: string, post: string): string =>
+  `/api/offers/${encodeURIComponent(token)}/posts/${encodeURIComponent(post)}`
 export const linkedOfferAddress = (token: string): string => `/api/offers/${encodeURIComponent(token)}/pdf`
 
 /** A forecast that lets itself be waited for longer is none: the last one goes on counting, ms. */

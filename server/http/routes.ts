@@ -43,6 +43,7 @@ export const ROUTES: readonly (readonly [path: string, methods: Methods])[] = [
   ['/api/offers/:token', { GET: 'anyone' }],
   ['/api/offers/:token/pdf', { GET: 'anyone' }],
   ['/api/offers/:token/answer', { POST: 'anyone' }],
+  ['/api/offers/:token/posts/:post', { GET: 'anyone' }],
   ['/api/calc/:name', { POST: 'work' }],
   ['/api/forecast', { GET: 'work' }],
   ['/api/storm-watch', { GET: 'work' }],

@@ -6,7 +6,7 @@ import type { OfferAnswer } from '../../core/offer/answer'
 import { stateOf } from '../../core/offer/answer'
 import type { Offer, OfferDraft } from '../../core/offer/offer'
 import { offerPages } from '../../core/offer/offerSheet'
-import type { KeptOffer, OfferLink, OfferPage, OfferWatch } from '../../shared/contract'
+import type { KeptOffer, OfferLink, OfferWatch } from '../../shared/contract'
 import { NotFound, Taken } from '../http/failures'
 import { requireJob } from '../jobs/service'
 import { together, type Workspace } from '../workspace/workspace'
@@ -133,7 +133,7 @@ export async function makeLink(workspace: Workspace, jobId: string, id: string, 
   await offers.insertLink(workspace, { hash: hashOf(token), offerId: found.id, madeAt: now, expiresAt })
   return { offer: id, token, expiresAt: expiresAt.toISOString() }
 }
-const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
+export const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex')
 
 /** Takes back the customer's ways to an offer: whoever has one finds nothing there any more. */
 export async function takeBackLinks(
@@ -143,45 +143,6 @@ export async function takeBackLinks(
   now = new Date(),
 ): Promise<number> {
   return offers.revokeLinks(workspace, (await offerOfJob(workspace, jobId, id)).id, now)
-}
-
-/**
- * What a link opens: one offer, in the workspace that made it.
- *
- * @throws NotFound for a link that never was, is over, or was taken back
- */
-async function byLink(
-  database: Knex,
-  token: string,
-  now: Date,
-): Promise<{ workspace: Workspace; offer: offers.OfferHead }> {
-  const found = await offers.findLink(database, hashOf(token), now)
-  if (!found) throw new NotFound('offer', token.slice(0, 4))
-  return { offer: found.offer, workspace: { id: found.workspace, database } }
-}
-const identityOf = ({ text }: offers.OfferHead) => (JSON.parse(text) as Offer).id
-
-/** What a customer sees: this offer, and whether another one took its place. */
-export async function readByLink(database: Knex, token: string, now = new Date()): Promise<OfferPage> {
-  const { workspace, offer } = await byLink(database, token, now)
-  const id = identityOf(offer)
-  return (await readOffers(workspace, offer.jobId, now)).find((each) => each.offer.id === id)!
-}
-
-export async function readPdfByLink(database: Knex, token: string, now = new Date()): Promise<Buffer> {
-  const { workspace, offer } = await byLink(database, token, now)
-  return offers.readPdf(workspace, offer.id)
-}
-
-export async function answerByLink(
-  database: Knex,
-  token: string,
-  answer: OfferAnswer,
-  now = new Date(),
-): Promise<KeptOffer> {
-  const { workspace, offer } = await byLink(database, token, now)
-  const said = { ...answer, way: 'link' as const, at: now.toISOString() }
-  return answerOffer(workspace, offer.jobId, identityOf(offer), said, now)
 }
 
 /**

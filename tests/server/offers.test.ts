@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../../core/errors'
+import type { Command } from '../../core/edit/commands'
 import type { OfferAnswer } from '../../core/offer/answer'
 import type { YardChange } from '../../core/yard/change'
 import { catalogue } from '../../data/catalogue'
@@ -8,17 +9,15 @@ import { demoJobs } from '../../data/demo/jobs'
 import { connect } from '../../database/connect'
 import { migrationSource } from '../../database/migrations/source'
 import { NotFound, Taken } from '../../server/http/failures'
-import { deleteJob, forgetDeleted, importJob, readStoredJob, restoreJob } from '../../server/jobs/service'
+import { applyBatch, deleteJob, forgetDeleted, importJob, readStoredJob, restoreJob } from '../../server/jobs/service'
+import { answerByLink, readByLink, readPdfByLink, readPostByLink } from '../../server/offers/customer'
 import {
-  answerByLink,
   answerOffer,
   keepOffer,
   makeLink,
-  readByLink,
   readOfferPdf,
   readOfferWatch,
   readOffers,
-  readPdfByLink,
   takeBackLinks,
 } from '../../server/offers/service'
 import { works } from '../../server/worker/work'
@@ -126,7 +125,7 @@ describe('a customer', () => {
     const { token } = await makeLink(workspace(), job, kept.offer.id, NOW)
     expect(token).toMatch(/^[\w-]{22}$/)
     expect(JSON.stringify(await database()('offer_link').select())).not.toContain(token)
-    expect(await readByLink(database(), token, NOW)).toEqual(kept)
+    expect(await readByLink(database(), token, NOW)).toMatchObject(kept)
     expect(sha(await readPdfByLink(database(), token, NOW))).toBe(kept.checksum)
     const answered = await answerByLink(database(), token, yes(kept.checksum), NOW)
     expect(answered).toMatchObject({
@@ -136,6 +135,31 @@ describe('a customer', () => {
     // Sent again it is the same; said otherwise it is not taken.
     expect(await answerByLink(database(), token, yes(kept.checksum), NOW)).toEqual(answered)
     await expect(answerByLink(database(), token, yes(kept.checksum, { isAccepted: false }), NOW)).rejects.toThrow(Taken)
+  })
+
+  it('follows the work of its job: which posts are finished, and the page of each that the offer names, of no other', async () => {
+    const job = await newJob()
+    const kept = await keepOffer(workspace(), job, someOffer())
+    const { token } = await makeLink(workspace(), job, kept.offer.id, NOW)
+    const { work } = await readByLink(database(), token, NOW)
+    const { document, version } = await readStoredJob(workspace(), job)
+    const line = document.lines[0]!
+    expect(work.length).toBeGreaterThan(1)
+    expect(work.length).toBeLessThan(line.posts.length)
+    expect(work.every(({ done }) => done === undefined)).toBe(true)
+    const { post } = work[0]!
+    const value = { method: 'new-post-concrete', name: 'Robin' }
+    const entry = { id: 'signed-1', at: NOW.toISOString(), line: line.id, post, kind: 'sign-off', value }
+    const signed = { name: 'addEntry', entry: 'signed-1', value: entry } as unknown as Command
+    await applyBatch(workspace(), job, { id: 'batch-signed', version, commands: [signed] })
+    expect((await readByLink(database(), token, NOW)).work[0]).toEqual({ post, done: NOW.toISOString() })
+    const how = { system: 'metric', paper: 'A4' } as const
+    const page = await readPostByLink(database(), token, post, how, NOW)
+    expect(page.title).toContain(post)
+    expect(page.pages.length).toBeGreaterThan(0)
+    const other = line.posts.find(({ id }) => !work.some((each) => each.post === id))!.id
+    await expect(readPostByLink(database(), token, other, how, NOW)).rejects.toThrow(NotFound)
+    await expect(readPostByLink(database(), 'A'.repeat(22), post, how, NOW)).rejects.toThrow(NotFound)
   })
 
   it('has no other link, and none after thirty days', async () => {

@@ -2,8 +2,9 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute } from '#imports'
 import { ESTIMATES } from '~/job/words'
-import { api, linkedOfferAddress, type Refusal } from '~/sync/api'
+import { api, linkedOfferAddress, linkedPostAddress, type Refusal } from '~/sync/api'
 import { timeNow } from '~/sync/clock'
+import { usePreferencesStore } from '~/session/preferences'
 import { moneyWords } from '~~/core/money/money'
 import type { OfferPage } from '~~/shared/contract'
 
@@ -14,6 +15,10 @@ const failure = ref('')
 const name = ref('')
 const isBusy = ref(false)
 const offer = computed(() => page.value?.offer)
+const preferences = usePreferencesStore()
+/** How far the work is, once it is agreed. */
+const work = computed(() => (page.value?.state === 'accepted' ? page.value.work : []))
+const postPage = (post: string) => `${linkedPostAddress(token, post)}?units=${preferences.units}`
 const words = (amount: number) => moneyWords(amount, offer.value!.currency)
 const isOpen = computed(() => page.value?.state === 'sent')
 const said = computed(() => {
@@ -94,6 +99,20 @@ async function answer(option?: string): Promise<void> {
         <v-btn variant="text" :disabled="!name.trim()" @click="answer()">I do not take it</v-btn>
       </template>
       <p v-else class="says" role="status">{{ said }}</p>
+      <section v-if="work.length" aria-labelledby="work-title">
+        <h2 id="work-title">The work</h2>
+        <ul class="work">
+          <li v-for="each in work" :key="each.post">
+            <span
+              ><strong>{{ each.post }}</strong>
+              {{ each.done ? `finished on ${each.done.slice(0, 10)}` : 'not finished yet' }}</span
+            >
+            <v-btn variant="text" :href="postPage(each.post)" target="_blank" :aria-label="`The page of ${each.post}`"
+              >Its page</v-btn
+            >
+          </li>
+        </ul>
+      </section>
       <template
         v-for="(sentences, title) in {
           Included: offer.included,
@@ -142,6 +161,18 @@ h1 {
 }
 h3 {
   margin-top: 14px;
+}
+.work {
+  list-style: none;
+  padding: 0;
+}
+.work li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+  min-height: 48px;
+  border-bottom: 1px solid var(--rule);
 }
 .says {
   font-size: 20px;

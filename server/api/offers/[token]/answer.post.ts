@@ -2,7 +2,7 @@ import { readAnswer } from '../../../../core/offer/answer'
 import { database } from '../../../database'
 import { answering } from '../../../http/answering'
 import { linkToken, parseText, readText } from '../../../http/body'
-import { answerByLink } from '../../../offers/service'
+import { answerByLink } from '../../../offers/customer'
 
 /** The customer accepts or declines. */
 export default answering(async (event) => {
