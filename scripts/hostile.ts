@@ -140,7 +140,7 @@ function pathOf(): { path: string; methods: readonly string[] } {
     .replace(':photograph', () => one(['picture-1', 'x', encodeURIComponent('../../secret'), `p-${roll(1e6)}aaaa`]))
     .replace(':name', () => (roll(4) === 0 ? encodeURIComponent(words().toWellFormed()) : one(calculations).name))
     .replace(':token', () => one(['x', 'A'.repeat(22), encodeURIComponent(words().toWellFormed())]))
-    .replace(/:(offer|person|device|passkey|post)$/, () =>
+    .replace(/:(offer|person|device|passkey|post)\b/, () =>
       one(['x', 'offer-1-x', encodeURIComponent(words().toWellFormed())]),
     )
     .replace(':kind', () => one(['level', 'moisture', 'x']))

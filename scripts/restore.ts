@@ -4,6 +4,7 @@ import { backup, restore } from '../database/backup'
 import { connect, migrate } from '../database/connect'
 import { pictureStore } from '../database/pictures/open'
 import { photographs } from './lib/paths.mjs'
+import { checkAll } from '../server/jobs/consistency'
 import { say } from './lib/say.mjs'
 import { withDatabase } from './lib/reach.mjs'
 
@@ -25,6 +26,10 @@ await withDatabase(async (url) => {
     say(`what was there is in ${before}`)
     const { job = 0, photograph = 0 } = await restore(database, pictures, file)
     say(`${job} jobs and ${photograph} photographs are back`)
+    const { jobs, wrong } = await checkAll(database, pictures)
+    say(wrong.length === 0 ? `each of ${jobs} jobs goes together` : `${wrong.length} things do not go together:`)
+    for (const each of wrong) say(each)
+    if (wrong.length > 0) process.exitCode = 1
   } catch (error) {
     say((error as Error).message)
     process.exitCode = 1

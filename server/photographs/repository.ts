@@ -69,6 +69,14 @@ const photographOf = (workspace: Workspace, jobId: string, id: string) =>
     .join('job', 'job.id', 'photograph.job_id')
     .where({ job_id: jobId, 'photograph.id': id, workspace: workspace.id })
 
+/** Identities of a job's pictures. */
+export const picturesIn = (workspace: Workspace, jobId: string): Promise<string[]> =>
+  workspace
+    .database('photograph')
+    .join('job', 'job.id', 'photograph.job_id')
+    .where({ job_id: jobId, workspace: workspace.id })
+    .pluck('photograph.id')
+
 /** A picture in the store. */
 export interface KeptPicture {
   workspace: string
