@@ -97,7 +97,7 @@ export default defineNuxtConfig({
         'frame-ancestors': ["'none'"],
         // The solver of the whole line is a program of its own kind.
         'script-src': ["'self'", "'nonce-{{nonce}}'", "'wasm-unsafe-eval'"],
-        'style-src': ["'self'", "'unsafe-inline'"],
+        'style-src': ["'self'", "'nonce-{{nonce}}'"],
         'img-src': ["'self'", 'data:', 'blob:'],
         'font-src': ["'self'"],
         'connect-src': ["'self'"],

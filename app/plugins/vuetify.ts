@@ -6,7 +6,8 @@ import { themes } from '~/theme'
 export default defineNuxtPlugin((nuxt) => {
   const vuetify = createVuetify({
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
-    theme: { defaultTheme: 'paper', themes },
+    // The page lets no style in that it has not made itself.
+    theme: { defaultTheme: 'paper', themes, ...nonce() },
     defaults: {
       global: { rounded: 0, elevation: 0, ripple: false },
       VBtn: { variant: 'outlined', height: 48, class: 'text-none' },
@@ -29,3 +30,9 @@ export default defineNuxtPlugin((nuxt) => {
   })
   nuxt.vueApp.use(vuetify)
 })
+
+/** What the server gave this page to know its own parts by. */
+function nonce(): { cspNonce?: string } {
+  const known = document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce
+  return known ? { cspNonce: known } : {}
+}

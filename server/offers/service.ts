@@ -1,5 +1,4 @@
 import { createHash, randomBytes } from 'node:crypto'
-import type { Knex } from 'knex'
 import { InputError } from '../../core/errors'
 import { offerChanges } from '../../core/offer/changes'
 import type { OfferAnswer } from '../../core/offer/answer'

@@ -3,7 +3,7 @@ import { calculations } from '../../core/calc/registry'
 import { demoJobs } from '../../data/demo/jobs'
 import type { Job } from '../../core/document/job'
 import type { ListPage } from '../../shared/contract'
-import { importJob, trialJob } from './steps'
+import { importJob, open, trialJob } from './steps'
 
 /* The routes as somebody else's program would use them. */
 
@@ -212,4 +212,36 @@ test('the demo jobs are there, each with its own name', async ({ request }) => {
     const found = await request.get(`/api/jobs?search=${encodeURIComponent(name)}`)
     expect(((await found.json()) as ListPage).jobs.map((job) => job.name)).toContain(name)
   }
+})
+
+test('a page lets in no script and no style that it has not made itself, and nothing that is not from here', async ({
+  page,
+  request,
+}) => {
+  const headers = (await request.get('/')).headers()
+  const policy = Object.fromEntries(
+    headers['content-security-policy']!.split(';').map((each) => {
+      const [name, ...sources] = each.trim().split(' ')
+      return [name!, sources] as const
+    }),
+  )
+  expect(policy['default-src']).toEqual(["'self'"])
+  expect(policy['frame-ancestors']).toEqual(["'none'"])
+  expect(policy['form-action']).toEqual(["'self'"])
+  for (const name of ['script-src', 'style-src'])
+    expect(
+      policy[name]!.filter((each) => !/^'(self|nonce-[\w+/=-]{20,}|wasm-unsafe-eval)'$/.test(each)),
+      name,
+    ).toEqual([])
+  expect(headers).toMatchObject({ 'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer' })
+  expect((await request.get('/')).headers()['content-security-policy']).not.toBe(headers['content-security-policy'])
+  // And every place is drawn under it.
+  const refused: string[] = []
+  page.on('console', (message) => void (/Content Security Policy/.test(message.text()) && refused.push(message.text())))
+  await open(page, '/')
+  const id = await importJob(request, trialJob('Under the policy'))
+  for (const place of ['walk', 'look', 'cause', 'repair', 'hole', 'set-out', 'pour', 'day', 'load', 'record'])
+    await open(page, `/jobs/${id}/${place}?post=T3`)
+  await open(page, '/yard')
+  expect(refused).toEqual([])
 })

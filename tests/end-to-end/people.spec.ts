@@ -119,6 +119,9 @@ test('a technician comes by an invitation, and may not change prices or people',
   await expect(robin.getByRole('link', { name: 'Robin' })).toBeVisible()
   await expect(robin.getByRole('link', { name: /Bank side after the March storm/ }).first()).toBeVisible()
   expect((await robin.request.get('/api/people')).status()).toBe(403)
+  // What the server would refuse is not offered.
+  await expect(robin.getByRole('button', { name: /^Put .* away$/ })).toHaveCount(0)
+  await expect(lead.getByRole('button', { name: 'Change Wren' })).toBeVisible()
   await robin.getByRole('link', { name: 'Robin' }).click()
   await expect(robin.getByRole('tab')).toHaveText(['You'])
   await expectUsable(robin, 'you')
@@ -174,6 +177,8 @@ test('a device that was signed out from elsewhere forgets what it has at its nex
     robin.evaluate(async () => (await indexedDB.databases()).filter(({ name }) => name === 'vindex').length)
   expect(await kept()).toBe(1)
   await lead.goto('/people?part=people')
+  await lead.getByRole('button', { name: 'Change Robin' }).click()
+  await expectUsable(lead, 'what can be changed about somebody')
   const device = lead.getByRole('listitem', { name: 'Robin' }).getByRole('button', { name: 'Sign it out' })
   await expect(device.first()).toBeVisible()
   for (let left = await device.count(); left > 0; left--) {
