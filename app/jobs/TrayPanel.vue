@@ -4,6 +4,7 @@ import { saveFile } from '~/exchange/files'
 import { usePreferencesStore } from '~/session/preferences'
 import { storage, tray } from '~/sync/device'
 import { EDITS } from '~/sync/edits'
+import { NEW_JOB } from '~/sync/newJobs'
 import { OFFERS } from '~/sync/offers'
 import { YARD } from '~/sync/yard'
 import type { Refused } from '~/sync/storage'
@@ -26,6 +27,7 @@ const nameOf = ({ kind, topic }: Refused) =>
   kind === YARD ? 'The yard' : (names.value.get(topic) ?? 'A job that this device has not opened')
 function says({ kind, body }: Refused): string {
   if (kind === YARD) return 'a change of its tables'
+  if (kind === NEW_JOB) return 'a job that was made here'
   if (kind === OFFERS) return 'draft' in (body as object) ? 'An offer' : 'an answer to an offer'
   if (kind !== EDITS) return 'A photograph'
   const { commands } = body as VersionedBatch
@@ -51,6 +53,7 @@ const save = () => saveFile('vindex-not-accepted.json', tray.asFile(), 'applicat
         <p class="error-text">{{ item.why }}</p>
         <div class="row">
           <v-btn @click="tray.sendAgain(item)">Send it again</v-btn>
+          <v-btn v-if="item.kind === NEW_JOB" variant="text" :to="`/jobs/${item.topic}/walk`">Open it</v-btn>
           <v-btn variant="text" @click="throwAway(item)">{{
             sure === item.order ? 'Throw it away for good' : 'Throw it away'
           }}</v-btn>

@@ -80,6 +80,14 @@ describe('a job that is made on the device', () => {
       ['edits', id],
     ])
     expect((await device.open(id)).job.value?.name).toBe('Found in the hollow')
+    // Sent again it is tried again; thrown away, no copy of it is left.
+    const [made] = device.tray.items.value
+    await device.tray.sendAgain(made!)
+    expect(await device.storage.jobs.get(id)).toBeDefined()
+    await vi.waitFor(async () => expect(await device.storage.tray.count()).toBe(2), 5_000)
+    await device.tray.load()
+    await device.tray.throwAway(device.tray.items.value.find(({ kind }) => kind === NEW_JOB)!)
+    expect(await device.storage.jobs.get(id)).toBeUndefined()
   })
 
   it('has a name that is its own in its workspace, and says nothing of another one’s', async () => {

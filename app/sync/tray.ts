@@ -2,6 +2,7 @@ import { shallowRef, type ShallowRef } from 'vue'
 import type { VersionedBatch } from '~~/core/edit/batch'
 import { EDITS } from './edits'
 import { newIdentity } from './identity'
+import { NEW_JOB } from './newJobs'
 import type { Queue } from './queue'
 import { plain, type DeviceStorage, type Refused } from './storage'
 import type { Tabs } from './tabs'
@@ -29,7 +30,12 @@ export function createTray(
   const load = async () => void (items.value = await storage.keep(() => storage.tray.orderBy('order').toArray()))
   tabs.listen(({ what }) => (what === 'tray' ? void load() : undefined))
 
-  async function throwAway({ order }: Refused): Promise<void> {
+  async function throwAway(item: Refused): Promise<void> {
+    // Nobody else has a job that was refused: its copy would be found without a signal alone.
+    if (item.kind === NEW_JOB) await storage.keep(() => storage.jobs.delete(item.topic))
+    await forget(item)
+  }
+  async function forget({ order }: Refused): Promise<void> {
     await storage.keep(() => storage.tray.delete(order!))
     tabs.tell({ what: 'tray' })
     await load()
@@ -41,7 +47,7 @@ export function createTray(
     const kept = kind === EDITS ? await storage.jobs.get(topic) : undefined
     const anew = kind === EDITS ? { ...(body as VersionedBatch), id, ...(kept ? { version: kept.version } : {}) } : body
     await queue.put(kind, topic, anew, id)
-    await throwAway(item)
+    await forget(item)
   }
   return { items, load, sendAgain, throwAway, asFile: () => JSON.stringify(plain([...items.value]), null, 2) }
 }
