@@ -24,6 +24,7 @@ export function folderStore(path: string): PictureStore {
       await rename(part, file)
       await syncFolder(dirname(file))
     },
+    has: async (key) => (await stat(join(folder, key)).catch(unlessMissing)) !== undefined,
     get: (key) => readFile(join(folder, key)).catch(unlessMissing),
     remove: (key) => rm(join(folder, key), { force: true }),
   }

@@ -30,6 +30,15 @@ export function s3Store({ hostname: bucket, pathname, searchParams }: URL): Pict
       const ChecksumSHA256 = createHash('sha256').update(bytes).digest('base64')
       await client.send(new PutObjectCommand({ ...at(key), Body: bytes, ChecksumSHA256 })).catch(failed)
     },
+    async has(key) {
+      const { client, HeadObjectCommand } = await opened()
+      try {
+        await client.send(new HeadObjectCommand(at(key)))
+        return true
+      } catch (error) {
+        return (error as Error).name === 'NotFound' ? false : failed(error)
+      }
+    },
     async get(key) {
       const { client, GetObjectCommand } = await opened()
       try {

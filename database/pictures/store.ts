@@ -6,6 +6,7 @@ import { createHash } from 'node:crypto'
  */
 export interface PictureStore {
   put: (key: string, bytes: Buffer) => Promise<void>
+  has: (key: string) => Promise<boolean>
   /** @returns nothing where it is not there */
   get: (key: string) => Promise<Buffer | undefined>
   /** What is not there is none either. */

@@ -9,7 +9,7 @@ import { checkEdit } from '../../core/edit/check'
 import type { Command } from '../../core/edit/commands'
 import { LARGEST } from '../../core/limits'
 import { tables } from '../../data/tables'
-import { pictureKey, type PictureStore } from '../../database/pictures/store'
+import type { PictureStore } from '../../database/pictures/store'
 import { tablesHere, tablesKnown } from '../yard/service'
 import { jobIdentity } from '../../shared/jobIdentity'
 import type { AppliedAnswer, CreatedJob, HistoryPage, ListedJob, ListPage } from '../../shared/contract'
@@ -17,7 +17,8 @@ import { NotFound, StaleVersion, TooLarge } from '../http/failures'
 import { together, type Workspace } from '../workspace/workspace'
 import { documentMemory } from './memory'
 import { pageToken, readPageToken } from './paging'
-import { isNeeded, picturesOf } from '../photographs/repository'
+import { dropUnneeded } from '../photographs/forget'
+import { picturesOf } from '../photographs/repository'
 import { packHistory } from './packs'
 import * as jobs from './repository'
 import { whole, type WholeJob } from './whole'
@@ -291,8 +292,7 @@ export async function forgetDeleted(database: Knex, pictures: PictureStore, now 
   if (ids.length === 0) return 0
   const theirs = await picturesOf(database, ids)
   const gone = await jobs.forgetJobs(database, ids)
-  for (const each of theirs)
-    if (!(await isNeeded(database, each))) await pictures.remove(pictureKey(each.workspace, each.checksum))
+  for (const each of theirs) await dropUnneeded(database, pictures, each)
   return gone
 }
 

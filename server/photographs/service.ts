@@ -1,5 +1,5 @@
-import type { Workspace } from '../workspace/workspace'
 import sharp from 'sharp'
+import type { Workspace } from '../workspace/workspace'
 import { InputError } from '../../core/errors'
 import { checksumOf, pictureKey, wholePicture, type PictureStore } from '../../database/pictures/store'
 import type { PictureAnswer } from '../../shared/contract'
@@ -54,9 +54,12 @@ async function storeNew(
   sentChecksum: string,
 ): Promise<KnownPhotograph> {
   const { data, ...picture } = await turn(() => upright(original))
+  const key = pictureKey(workspace.id, picture.checksum)
   // The bytes first: what the database knows of is there.
-  await pictures.put(pictureKey(workspace.id, picture.checksum), data)
+  await pictures.put(key, data)
   await insertPhotograph(workspace, jobId, id, { ...picture, sentChecksum }, new Date())
+  // The last job that showed the same picture may have been forgotten just now; from here on it is needed.
+  if (!(await pictures.has(key))) await pictures.put(key, data)
   // The one that came first stands, where two came at once.
   return knownPhotograph(workspace, jobId, id)
 }

@@ -45,9 +45,10 @@ describe('a store of pictures', () => {
     '%s gives back what was put there, once, and knows what it has not',
     async (_name, of) => {
       const store = of()
-      expect(await store.get(key)).toBeUndefined()
+      expect([await store.get(key), await store.has(key)]).toEqual([undefined, false])
       await store.put(key, bytes)
       await store.put(key, bytes)
+      expect(await store.has(key)).toBe(true)
       expect(await store.get(key)).toEqual(bytes)
       expect(await wholePicture(store, 'home', checksumOf(bytes))).toEqual(bytes)
       await store.remove(key)
@@ -111,6 +112,32 @@ describe('a photograph', () => {
     await deleteJob(workspace(), two, new Date(now - 31 * DAY))
     expect(await forgetDeleted(database(), pictures, new Date(now))).toBe(1)
     expect(files()).toHaveLength(before)
+  })
+
+  it('that somebody takes again just as the last one of it goes, is there', async () => {
+    const [one, two] = [await newJob(), await newJob()]
+    const picture = await sidewaysPhotograph(80, 48)
+    const { checksum } = await storePhotograph(workspace(), pictures, one, 'picture-1', picture)
+    const now = Date.now()
+    await deleteJob(workspace(), one, new Date(now - 31 * DAY))
+    // Between the question whether it is needed and its removal, and between its storing and its row.
+    const late = { ...pictures }
+    late.remove = async (key) => {
+      await storePhotograph(workspace(), pictures, two, 'picture-2', picture)
+      await pictures.remove(key)
+    }
+    expect(await forgetDeleted(database(), late, new Date(now))).toBe(1)
+    expect(checksumOf((await readPhotograph(workspace(), pictures, two, 'picture-2')).data)).toBe(checksum)
+    const gone = { ...pictures }
+    gone.put = async (key, bytes) => {
+      await pictures.put(key, bytes)
+      if (gone.put !== pictures.put) await pictures.remove(key)
+      gone.put = pictures.put
+    }
+    const three = await newJob()
+    const other = await sidewaysPhotograph(84, 48)
+    await storePhotograph(workspace(), gone, three, 'picture-3', other)
+    expect((await readPhotograph(workspace(), pictures, three, 'picture-3')).data.length).toBeGreaterThan(0)
   })
 
   it('that the store has lost is named by the backup, which has all the rest', async () => {

@@ -40,6 +40,7 @@ export async function s3Server(): Promise<S3Server> {
       return response.writeHead(204).end()
     }
     const found = objects.get(path)
+    if (request.method === 'HEAD') return response.writeHead(found ? 200 : 404).end()
     return found ? response.writeHead(200, { 'content-length': found.length }).end(found) : refuse(404, 'NoSuchKey')
   })
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
