@@ -1,9 +1,13 @@
 import { describe, expect, it, vi } from 'vitest'
 import type { Job } from '~~/core/document/job'
 import type { Command } from '~~/core/edit/commands'
-import { jobOf, runOfPosts } from '~~/tests/support/builders'
+import { jobOf, runOfPosts, tables } from '~~/tests/support/builders'
+import { applyCommands } from '~~/core/edit/apply'
+import type { VersionedBatch } from '~~/core/edit/batch'
+import type { EditsNews } from '~/sync/edits'
 import { newDevice } from '~~/tests/device/device'
 import { fakeServer } from '~~/tests/device/fakeServer'
+import { openSession } from './session'
 
 const jobCalled = (name: string): Job => ({ ...jobOf(runOfPosts(3, 2.4)), name })
 const reading = (key: string, value: unknown, post = 'A1'): Command =>
@@ -44,6 +48,33 @@ describe('an edit', () => {
     expect(session.saveSign.value).toBe('saved')
     await session.undo()
     expect(server.sent).toEqual([])
+  })
+
+  it('that is taken just while its job is opened is not waited for afterwards; what was read already is not taken twice', async () => {
+    const { server, device, session } = await opened()
+    server.away = true
+    await session.edit([reading('tap', 'dull')])
+    const later = await device.again()
+    const { body } = (await later.storage.outbox.toCollection().first())!
+    const batch = body as VersionedBatch
+    const before = server.of('one').job
+    const news: EditsNews[] = [
+      // Older than what the device has: it was read with it.
+      { what: 'merged', version: 1, before, job: before, theirs: [...batch.commands], writers: [] },
+      { what: 'taken', batch: batch.id, at: 2, version: 2, job: applyCommands(before, batch.commands) },
+    ]
+    const edits = {
+      listen: (_id: string, hear: (said: EditsNews) => void) => (news.forEach(hear), () => {}),
+      tellOthers() {},
+    }
+    const { storage, queue } = later
+    const again = openSession('one', { storage, queue, edits, api: server.api, tables: () => tables })
+    await again.opened
+    expect(again.waiting.value).toEqual([])
+    expect(again.conflicts.value).toEqual([])
+    expect(again.merged.value).toBe(false)
+    expect([again.version.value, again.saveSign.value]).toEqual([2, 'saved'])
+    expect(seen(again.job.value)).toEqual({ tap: 'dull' })
   })
 
   it('made without a signal outlives a reload and goes when there is one', async () => {

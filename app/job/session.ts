@@ -94,7 +94,19 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
     job.value = withWaiting(document, waiting.value)
   }
 
+  /** Heard while the device's copy is still being read: it may have been read before that was written, or after. */
+  let early: EditsNews[] | undefined = []
   function hear(news: EditsNews): void {
+    if (early) early.push(news)
+    else take(news)
+  }
+  function takeEarly(): void {
+    const heard = early ?? []
+    early = undefined
+    for (const news of heard) if (!('version' in news) || news.version > version.value) take(news)
+  }
+
+  function take(news: EditsNews): void {
     switch (news.what) {
       case 'taken': {
         const isOursAlone = waiting.value[0]?.id === news.batch && news.at === news.version
@@ -149,7 +161,7 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
     redoSteps.value = wayBack?.redo ?? []
     if (kept) stand(kept.job, kept.version)
   }
-  const opened = open()
+  const opened = open().finally(takeEarly)
 
   async function refresh(): Promise<void> {
     await opened

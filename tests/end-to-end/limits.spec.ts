@@ -64,7 +64,8 @@ test('a database that goes in the middle of a write is said as such, and nothing
   const sent = request.post(`/api/jobs/${id}/commands`, { data })
   const other = await mysql.createConnection(running.database.url('vindex'))
   other.on('error', () => {})
-  const waits = "select count(*) as waiting from information_schema.processlist where info like '% for update'"
+  const waits =
+    "select count(*) as waiting from information_schema.processlist where info like '%update job set version%' and id <> connection_id()"
   await expect.poll(async () => ((await other.query(waits))[0] as { waiting: number }[])[0]!.waiting).toBe(1)
   await running.database.kill()
   const answer = await sent
