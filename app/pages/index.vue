@@ -38,6 +38,8 @@ const isSettled = computed(
 const rows = computed(() => [undefined, ...(isSettled.value ? jobs.value! : [])])
 const none = computed(() => {
   if (search.value) return 'No job of that name.'
+  if (failure.value)
+    return 'No job is on this device yet. One that was opened here, or is made here, opens without a signal.'
   return away.value ? 'Nothing was put away in the last thirty days.' : 'No jobs yet. Make one, or open a file.'
 })
 /** @example 'B4, B7, B8, B13 and 1 more' */
@@ -131,8 +133,11 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
   height: 100dvh;
   display: flex;
   flex-direction: column;
+  /* The form of a new job is taller than a phone. */
+  overflow-y: auto;
 }
 .head {
+  flex: none;
   display: flex;
   align-items: center;
   gap: 12px;
@@ -146,7 +151,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
   font-size: 24px;
 }
 .list {
-  flex: 1;
+  flex: 1 0 320px;
   min-height: 0;
 }
 .title {
@@ -158,6 +163,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
   min-width: 150px;
 }
 .foot {
+  flex: none;
   margin: 8px 0;
   font-size: 14px;
 }
