@@ -151,4 +151,10 @@ const make = form.handleSubmit(async ({ height: tall, ...values }) => {
     grid-template-columns: 1fr 1fr;
   }
 }
+/* Two beside each other would cut their labels off. */
+@media (max-width: 480px) {
+  .form {
+    grid-template-columns: 1fr;
+  }
+}
 </style>
