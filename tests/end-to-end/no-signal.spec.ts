@@ -5,7 +5,7 @@ import { chromium, expect, test, type BrowserContext, type Page } from '@playwri
 import type { Job } from '../../core/document/job'
 import { demoJobs } from '../../data/demo/jobs'
 import { sidewaysPhotograph } from '../support/pictures'
-import { answer, expectSaved, importJob, open, PHONE, pickFiles, saveSign } from './steps'
+import { answer, expectSaved, importJob, open, PHONE, pickFiles, saveSign, startPour } from './steps'
 
 /* A day in a hollow where no signal comes, from the start of the installed application to the evening. */
 
@@ -83,10 +83,7 @@ test('a whole day is worked without a signal, and all of it comes to the server 
       await page.getByRole('button', { name: 'Choose the repair' }).tap()
       await page.getByRole('button', { name: 'Take it, size the hole' }).tap()
       await page.getByRole('link', { name: 'Pour' }).click()
-      await page.getByRole('button', { name: /start its clock/ }).click()
-      const again = page.getByRole('button', { name: 'Start it all the same' })
-      await expect(again.or(page.getByRole('timer'))).toBeVisible()
-      if (await again.isVisible()) await again.click()
+      await startPour(page)
       await page.getByRole('button', { name: 'One bag in' }).click()
       await page.getByRole('link', { name: 'Load' }).click()
       await page.getByRole('checkbox', { name: 'props and stakes' }).click()

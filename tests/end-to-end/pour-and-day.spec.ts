@@ -10,7 +10,7 @@ import type { Job } from '../../core/document/job'
 import { demoDays } from '../../data/demo/days'
 import { launchOn } from './killable'
 import { liveAt } from './liveAt'
-import { expectSaved, expectUsable, importJob, open, PHONE } from './steps'
+import { expectSaved, expectUsable, importJob, open, PHONE, startPour } from './steps'
 
 const HOUR = 3_600_000
 const DAY = 24 * HOUR
@@ -36,13 +36,6 @@ const timer = (page: Page) => page.getByRole('timer')
 /** What a plan breaks, and what found no place in it. */
 const wrongs = (page: Page) => page.getByRole('status', { name: /What it breaks|What found no place/ })
 const startButton = (page: Page) => page.getByRole('button', { name: /start its clock/ })
-/** Started all the same where nobody would stay, whatever the hour is. */
-async function startNow(page: Page): Promise<void> {
-  await startButton(page).click()
-  const again = page.getByRole('button', { name: 'Start it all the same' })
-  await expect(again.or(timer(page))).toBeVisible()
-  if (await again.isVisible()) await again.click()
-}
 const block = (page: Page, words: RegExp) => page.getByRole('button', { name: words })
 
 test.describe('two days', () => {
@@ -227,7 +220,7 @@ test('a clock outlives a killed browser, a killed server and an hour without the
   const first = await launchOn(profile)
   await first.page.goto(address)
   await first.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
-  await startNow(first.page)
+  await startPour(first.page)
   await expect(timer(first.page)).toBeVisible()
   await expectSaved(first.page)
   const left = await minutesLeft(first.page)
@@ -261,7 +254,7 @@ test('a clock of the device that was put two hours on is noticed, and the pours 
   await page.clock.install({ time: Date.now() + 2 * HOUR })
   await open(page, `/jobs/${id}/pour?post=B1`)
   await expect(page.getByRole('alert').filter({ hasText: /2 h 0 min ahead of the server/ })).toBeVisible()
-  await startNow(page)
+  await startPour(page)
   await expect(timer(page)).toBeVisible()
   await expectSaved(page)
   const { job } = (await (await request.get(`/api/jobs/${id}`)).json()) as { job: Job }
@@ -283,6 +276,6 @@ test('a forecast that is out, late or silent keeps nobody from pouring', async (
   await page.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByText('No connection.')).toBeVisible({ timeout: 15_000 })
   await expect(weather).toBeVisible()
-  await startNow(page)
+  await startPour(page)
   await expect(timer(page)).toBeVisible()
 })

@@ -3,7 +3,7 @@ import type { Entry, Job } from '../../core/document/job'
 import { pdfFonts, pdfPages, pdfText } from '../support/pdfText'
 import { sidewaysPhotograph } from '../support/pictures'
 import { liveAt } from './liveAt'
-import { answer, expectSaved, expectUsable, importJob, open, PHONE, trialJob } from './steps'
+import { answer, expectSaved, expectUsable, importJob, open, PHONE, startPour, trialJob } from './steps'
 
 /*
  * A post that was said to be rotten, and what became of it: dug, poured, signed off, looked at for a year. The work is
@@ -106,10 +106,7 @@ test('a post that was said to be rotten, from the first look to a year on', asyn
 
   await test.step('it is poured, one face read by eye alone', async () => {
     await page.getByRole('link', { name: 'Pour' }).click()
-    await page.getByRole('button', { name: /start its clock/ }).click()
-    const again = page.getByRole('button', { name: 'Start it all the same' })
-    await expect(again.or(page.getByRole('timer'))).toBeVisible()
-    if (await again.isVisible()) await again.click()
+    await startPour(page)
     await page.getByRole('button', { name: 'One bag in' }).click()
     await page.clock.runFor(20_000)
     await page.getByRole('button', { name: 'One bag in' }).click()

@@ -55,6 +55,14 @@ export async function expectSaved(page: Page): Promise<void> {
   await expect(saveSign(page)).toHaveText('all saved')
 }
 
+/** Started all the same where nobody would stay, whatever the hour is. */
+export async function startPour(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /start its clock/ }).click()
+  const again = page.getByRole('button', { name: 'Start it all the same' })
+  await expect(again.or(page.getByRole('timer'))).toBeVisible()
+  if (await again.isVisible()) await again.click()
+}
+
 /** Searches the jobs, until the list has nothing else left: what moves under the mouse is not hit. */
 export async function searchJobs(page: Page, words: string): Promise<void> {
   await page.getByLabel('Search the jobs').fill(words)
