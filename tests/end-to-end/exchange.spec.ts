@@ -40,6 +40,8 @@ test('every observation goes through database, CSV and back unchanged', async ({
   await expect(page.getByText('5 posts · line T: 5, to 9.60 m')).toBeVisible()
   await page.getByRole('button', { name: 'Take them over' }).click()
   await expect(page.getByRole('heading', { name: 'Walk the line: T, 5 posts' })).toBeVisible()
+  // The job was made on this device, and is sent from it.
+  await expectSaved(page)
   const back = (await storedJob(page, jobOfPage(page))).lines[0].posts
   expect(back).toEqual(job.lines[0]!.posts.map((post) => JSON.parse(JSON.stringify(post))))
 })
@@ -113,6 +115,7 @@ test('a line on the earth comes in with stations and levels, and goes out again'
     ),
   })
   await expect(page.getByRole('heading', { name: 'Walk the line: A, 3 posts' })).toBeVisible()
+  await expectSaved(page)
   const { posts } = (await storedJob(page, jobOfPage(page))).lines[0]
   expect(posts[1]).toMatchObject({ duty: 'corner', groundLevel: -0.4 })
   expect(posts[1].station).toBeCloseTo(26.1, 0)
