@@ -9,6 +9,7 @@ import { postsTable } from '../core/exchange/posts'
 import { billTable, hoursTable, readingsTable } from '../core/exchange/recordTables'
 import { toDecimal } from '../core/money/money'
 import { plan } from '../core/plan/plan'
+import { standingYears } from '../core/survive/years'
 import { customerPageOf } from '../core/record/customerPageOf'
 import { visitEvents } from '../core/record/visitEvents'
 import { customerSheets } from '../core/report/customerSheet'
@@ -119,7 +120,9 @@ async function sheets(
 ): Promise<Buffer> {
   const says = measuresIn(system)
   const pages = posts.flatMap((post) => {
-    const page = customerPageOf(job, post, { tables: tablesIn[system], pricing, now: now.getTime(), says })
+    const tables = tablesIn[system]
+    const years = (method: string) => standingYears(job, tables, post, { methods: [method] })
+    const page = customerPageOf(job, post, { tables, pricing, now: now.getTime(), says, years })
     return page ? customerSheets(page, paper, says) : []
   })
   if (pages.length === 0) throw new InputError('--post', posts.join(', ') || 'none', 'a post with a repair to print')

@@ -1,6 +1,6 @@
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
-import { costPerPlumbYear, crossesAt, cumulatedCost, endsAfter, steadySurvival } from './years'
+import { costPerPlumbYear, crossesAt, cumulatedCost, endsAfter, steadySurvival, stretched, yearsPlumb } from './years'
 import { swings, USUAL_RANGE } from './sensitivity'
 import { catalogue } from '../../data/catalogue'
 import { COST_KNOBS, turned } from './knobs'
@@ -76,8 +76,17 @@ describe('how long a repair stands', () => {
     expect(leansEvery(way({ returnYears: 60 }))).toBe(60)
     expect(leansEvery(way({ leanReturnYears: 0.3 }))).toBe(1)
     expect(plumbSurvival(way({ leanReturnYears: 20 }), 2)).toEqual([0.95, expect.closeTo(0.9025, 9)])
-    expect(plumbSurvival(way({ leanReturnYears: 20 }), 1, 2)).toEqual([0.975])
+    expect(plumbSurvival(way({ leanReturnYears: 20 }), 1, undefined, 2)).toEqual([0.975])
     expect(plumbSurvival(way({ method: 'make-safe', leanReturnYears: 20 }), 3)).toEqual([1, 0, 0])
+  })
+  it('goes by its own lives where they were reckoned, and stretches them where that is tried', () => {
+    const lived = [0.9, 0.6]
+    expect(plumbSurvival(way({ leanReturnYears: 20 }), 2, lived)).toEqual([0.9, expect.closeTo(0.6, 9)])
+    expect(stretched(lived, 2, 3)).toEqual([0.95, 0.9, 0.75].map((share) => expect.closeTo(share, 9)))
+    expect(stretched(lived, 0.5, 2)).toEqual([0.6, 0.6 * (2 / 3) ** 2].map((share) => expect.closeTo(share, 9)))
+    expect(stretched([0.9, 0], 0.5, 2)).toEqual([0, 0])
+    expect(plumbSurvival(way({ method: 'make-safe' }), 2, lived)).toEqual([1, 0])
+    expect(yearsPlumb(lived)).toBeCloseTo(1.9, 9)
   })
   it('is come back to where concrete has to carry', () => {
     expect([usualVisits([]), usualVisits([{}]), usualVisits([{}, { concrete: {} as never }])]).toEqual([0, 1, 2])

@@ -20,6 +20,23 @@ export function steadySurvival(returnYears: Years, years: number): number[] {
   return Array.from({ length: years }, (_, year) => stays ** (year + 1))
 }
 
+/**
+ * The same life, so many times as long: read straight between years; beyond what is known as in its last year.
+ *
+ * @example stretched([0.9, 0.6], 2, 3) // [0.95, 0.9, 0.75]
+ */
+export function stretched(survival: Survival, factor: number, years: number): number[] {
+  const at = (year: number): number => (year === 0 ? 1 : survival[year - 1]!)
+  const last = survival.length
+  const yearly = last > 0 && at(last - 1) > 0 ? at(last) / at(last - 1) : 0
+  return Array.from({ length: years }, (_, i) => {
+    const asked = (i + 1) / factor
+    if (asked >= last) return last > 0 ? at(last) * yearly ** (asked - last) : 0
+    const below = Math.floor(asked)
+    return at(below) + (asked - below) * (at(below + 1) - at(below))
+  })
+}
+
 /** Surely gone after so many years: a prop, a strap. @example endsAfter(2, 3) // [1, 0, 0]: in its second year it ends */
 export const endsAfter = (life: Years, years: number): number[] =>
   Array.from({ length: years }, (_, year) => (year + 1 < life ? 1 : 0))
@@ -33,9 +50,17 @@ export const endsAfter = (life: Years, years: number): number[] =>
  * @example costPerPlumbYear(300, [0.9, 0.8], 0) // 300 ÷ (1 + 0.9) = 157.9
  */
 export function costPerPlumbYear(cost: number, survival: Survival, rate = 0): number {
-  const years = survival.reduce((sum, _each, t) => sum + (t === 0 ? 1 : survival[t - 1]!) / (1 + rate) ** t, 0)
+  const years = yearsPlumb(survival, rate)
   return years > 0 ? cost / years : Infinity
 }
+
+/**
+ * Years that it is expected to be plumb, each by its chance to begin so.
+ *
+ * @example yearsPlumb([0.9, 0.8]) // 1.9
+ */
+export const yearsPlumb = (survival: Survival, rate = 0): Years =>
+  survival.reduce((sum, _each, t) => sum + (t === 0 ? 1 : survival[t - 1]!) / (1 + rate) ** t, 0)
 
 /**
  * What is expected to have been spent by each year: the repair now, and the same again each time that it ends.

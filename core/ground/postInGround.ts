@@ -119,6 +119,21 @@ export function movementsOf(post: BuriedPost): (force: Newtons) => Movement | nu
   }
 }
 
+/**
+ * The rotation that stays after any share of the load that turns the post over, its ground prepared once.
+ *
+ * @returns of a share, 0 to less than 1, rad; not finite where there is no equilibrium
+ * @example the standard case at 0.6 of its limit: 1 in 120, where it begins to lean
+ */
+export function residualsOf(post: BuriedPost): (share: number) => Radians {
+  requirePost(post)
+  const { springs, limit } = prepared(post)
+  return (share) => {
+    const force = share * limit.over
+    return residual(springs, movementUnder(springs, force, post.height), force, post.height)
+  }
+}
+
 function prepared(post: BuriedPost): { springs: Springs; limit: Limit } {
   const pieces = resistancePieces(post.segments, strata(post), post.ignoredTop)
   const limit = overturning(pieces, post.height)

@@ -1,3 +1,7 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
+/// <reference path="./jstat.d.ts" />
+import jStat from 'jstat'
+
 /**
  * The chance that a standard normal draw is at most x.
  *
@@ -8,6 +12,14 @@
 export function normalShare(x: number): number {
   return erfcOf(-x / Math.SQRT2) / 2
 }
+
+/**
+ * The point of the standard normal law under which a share of it lies.
+ *
+ * @param share 0 to 1, without them
+ * @example normalPoint(0.975) // 1.96
+ */
+export const normalPoint = (share: number): number => jStat.normal.inv(share, 0, 1)
 
 const FIT = [
   -1.26551223, 1.00002368, 0.37409196, 0.09678418, -0.18628806, 0.27886807, -1.13520398, 1.48851587, -0.82215223,

@@ -1,13 +1,11 @@
 import type { Job } from '../document/job'
-import { groundMemory, postContext } from '../repair/context'
 import type { RepairMethod } from '../repair/method'
 import { repairMethods } from '../repair/methods'
 import type { Solid } from '../repair/solids'
 import { resolveJob } from '../resolve/resolve'
 import { row, type Tables } from '../tables/tables'
-import { withLineReadings } from './line/experience'
 import { designMethod } from './design'
-import { siteOfLine } from './line/lineTarget'
+import { postInHand } from './inHand'
 import { planSteps, type StepPlan } from './steps'
 import { stouterPost, type Stouter } from './stouter'
 
@@ -36,14 +34,11 @@ export function methodDetail(
   postId: string,
   methodKey: string,
   methods: readonly RepairMethod[] = repairMethods,
-  { site, lines } = resolveJob(job, tables),
+  resolved = resolveJob(job, tables),
 ): MethodDetail | undefined {
-  const line = lines.find(({ posts }) => posts.some(({ id }) => id === postId))
-  const post = line?.posts.find(({ id }) => id === postId)
-  if (!line || !post) return undefined
-  const memory = groundMemory()
-  const known = withLineReadings(site, line, tables, memory).line
-  const context = postContext(siteOfLine(site, known, tables, memory), known, post, tables, memory)
+  const found = postInHand(job, tables, postId, resolved)
+  if (!found) return undefined
+  const { context } = found
   const method = row(methods, methodKey)
   const { design, choice } = designMethod(method, context)
   return {

@@ -2,7 +2,8 @@ import type { Post } from '../document/job'
 import { thresholdWords } from '../plan/thresholds'
 import { chanceWords, dayWords, periodWords } from '../report/dates'
 import { STOP_GAPS } from '../repair/methods'
-import { goesOverChances } from '../survive/goesOver'
+import { endsWords, medianWords, plumbWords, restsOnWords } from '../survive/words'
+import { wholeYears, type PlumbYears, type StandingYears } from '../survive/years'
 import { row } from '../tables/tables'
 import type { Measures } from '../units/quantity'
 import { asBuiltAt, differences, type Difference } from './asBuilt'
@@ -58,8 +59,27 @@ export function customerPage(question: CustomerQuestion): CustomerPage {
     parts: parts.filter((part) => part.says.length > 0),
     others,
     stands: built ? builtSolids(question.stands, method.hole, built) : [...question.stands],
+    ...yearsOf(question),
     ...(method.hole ? { depth: Math.max(method.hole.depth, ...Object.values(built?.depths ?? {}).map(Number)) } : {}),
   }
+}
+
+const curveOf = (years: StandingYears | undefined, method: string): PlumbYears | undefined =>
+  years?.curves.find((each) => each.method === method)
+
+/** How long it stands, drawn and in words; of a post that is signed off from that day on. */
+function yearsOf({ job, at, method, years, now }: CustomerQuestion): Pick<CustomerPage, 'years'> {
+  const curve = curveOf(years, method.method)
+  if (!curve || !years) return {}
+  const signed = signOffAt(job, at)
+  const from = new Date(signed ? Date.parse(signed.at) : now).getUTCFullYear()
+  const { fenceYears } = years.restsOn
+  const says = [
+    `Of such posts ${plumbWords(curve, wholeYears(fenceYears), from)}, when the rest of the fence is reckoned to be done. ${medianWords(curve)}`,
+    endsWords(curve.ends),
+    restsOnWords(years.restsOn),
+  ]
+  return { years: { curve, from, fenceYears, says: says.filter(Boolean) } }
 }
 
 /** What was found, and where something else was thought at first, that. */
@@ -139,14 +159,17 @@ function differenceWords(all: readonly Difference[], says: Measures): string[] {
   ]
 }
 
-function standsWords({ method, plan, remainingYears, saturatedGust, says }: CustomerQuestion): string[] {
+function standsWords({ method, years, says }: CustomerQuestion): string[] {
   const { holdingGust, leanGust, leanReturnYears } = method
   if (holdingGust === undefined || !Number.isFinite(holdingGust)) return []
-  const years = Math.max(1, Math.round(remainingYears))
-  const standing = { over: holdingGust, ...(saturatedGust === undefined ? {} : { saturated: saturatedGust }) }
-  const [chance] = goesOverChances([standing], { gust50: plan.target.gust50, years })
+  const curve = curveOf(years, method.method)
+  const fence = wholeYears(years?.restsOn.fenceYears ?? 0)
   return [
-    `That the wind puts it over: ${chanceWords(chance!.year)} in a year, ${chanceWords(chance!.life)} in the ${years} years that the fence is reckoned to stand yet.`,
+    ...(curve
+      ? [
+          `That the wind puts it over: ${chanceWords(curve.gone[0]!)} in a year, ${chanceWords(curve.gone[fence - 1]!)} in the ${fence} years that the fence is reckoned to stand yet.`,
+        ]
+      : []),
     ...(leanGust === undefined || leanGust > holdingGust - 1
       ? []
       : [`It may begin to lean in a gust of ${says.gust(leanGust)}, such as comes ${periodWords(leanReturnYears!)}.`]),

@@ -5,12 +5,10 @@ import { tables } from '../../data/tables'
 import { shippedYard } from '../../data/yard'
 import type { CatalogueRow, CostSettings } from '../cost/catalogue'
 import type { Job, Post } from '../document/job'
-import { plan } from '../plan/plan'
 import { chanceWords } from '../report/dates'
-import { goesOverChances } from '../survive/goesOver'
+import { standingYears, YEARS_DRAWN } from '../survive/years'
 import { measuresIn } from '../units/quantity'
 import { customerPageOf } from './customerPageOf'
-import { onWetGround } from './nextToGo'
 
 const orchard = demoJobs().find(({ name }) => name?.startsWith('Orchard side'))!
 const settings = shippedYard.reckoning![0] as unknown as CostSettings
@@ -25,6 +23,8 @@ const needs = {
   says: measuresIn('metric'),
 }
 const pageOf = (job: Job, post = 'O3', now = needs.now) => customerPageOf(job, post, { ...needs, now })!
+/** With how long its way stands, by fewer lives than a sheet has. */
+const reckoned = (job: Job) => (method: string) => standingYears(job, tables, 'O3', { methods: [method], lives: 2_000 })
 const part = (job: Job, title: string, now?: number) =>
   pageOf(job, 'O3', now).parts.find((each) => each.title === title)?.says ?? []
 const withoutEntries = (kind: string): Job => ({
@@ -47,18 +47,19 @@ describe('the customer’s page', () => {
       'It took 1 bag more than planned.',
     ])
   })
-  it('counts the storms that come on wet ground in the chance', () => {
-    const of = (job: Job) => plan(job, tables).posts.find(({ post }) => post === 'O3')!
-    const gust = (job: Job) => of(job).methods.find(({ method }) => method === 'new-post-concrete')!.holdingGust!
-    const [over, saturated] = [gust(orchard), gust(onWetGround(orchard))]
-    expect(saturated).toBeLessThan(over)
-    const question = { gust50: of(orchard).target.gust50, years: 10 }
-    const [dry] = goesOverChances([{ over }], question)
-    const [wet] = goesOverChances([{ over, saturated }], question)
-    expect(wet!.life).toBeGreaterThan(dry!.life)
-    expect(part(orchard, 'What it stands')[0]).toContain(
-      `${chanceWords(wet!.year)} in a year, ${chanceWords(wet!.life)} in the 10 years`,
+  it('tells how long it stands, from the day on which it was done, where that was reckoned', () => {
+    const [curve] = reckoned(orchard)('new-post-concrete')!.curves
+    const page = customerPageOf(orchard, 'O3', { ...needs, years: reckoned(orchard) })!
+    expect(page.parts.find(({ title }) => title === 'What it stands')!.says[0]).toBe(
+      `That the wind puts it over: ${chanceWords(curve!.gone[0]!)} in a year, ${chanceWords(curve!.gone[9]!)} in the 10 years that the fence is reckoned to stand yet.`,
     )
+    expect(page.years).toMatchObject({ from: 2026, fenceYears: 10, curve: { method: 'new-post-concrete' } })
+    expect(page.years!.curve.plumb).toHaveLength(YEARS_DRAWN)
+    expect(page.years!.says[0]).toMatch(
+      /^Of such posts \d of 10 still plumb in 2036 \(\d+ to \d+\), when the rest of the fence/,
+    )
+    expect(pageOf(orchard).years).toBeUndefined()
+    expect(part(orchard, 'What it stands').join(' ')).not.toContain('puts it over')
   })
   it('says of a visit that is late that it is owed, and of none before the sign-off', () => {
     const clips = 'to finish it: Two clips of the lower rail are still missing.'

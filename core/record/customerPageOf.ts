@@ -1,4 +1,3 @@
-import { USUAL_YEARS } from '../cost/years'
 import type { CatalogueRow, CostSettings } from '../cost/catalogue'
 import { openWays } from '../cost/jobBills'
 import { optionCost } from '../cost/option'
@@ -7,12 +6,12 @@ import { moneyWords, type Currency } from '../money/money'
 import { methodDetail } from '../plan/detail'
 import { plan as planJob } from '../plan/plan'
 import { resolveJob } from '../resolve/resolve'
+import type { StandingYears } from '../survive/years'
 import type { Tables } from '../tables/tables'
 import type { Measures } from '../units/quantity'
 import type { HourlyAir, Moment } from '../weather/forecast'
 import { customerPage } from './customerPage'
 import type { CustomerPage } from './customerQuestion'
-import { onWetGround } from './nextToGo'
 import { openedPosts } from './opinion'
 
 /** What prices are reckoned with. */
@@ -28,6 +27,8 @@ export interface PageNeeds {
   now: Moment
   says: Measures
   air?: HourlyAir
+  /** How long its ways stand, where that was reckoned: it takes a moment, and screens have it from beside them. */
+  years?: (method: string) => StandingYears | undefined
 }
 
 /**
@@ -38,7 +39,7 @@ export interface PageNeeds {
 export function customerPageOf(
   job: Job,
   postId: string,
-  { tables, pricing, now, says, air }: PageNeeds,
+  { tables, pricing, now, says, air, years }: PageNeeds,
 ): CustomerPage | undefined {
   const kept = job.lines.find(({ posts }) => posts.some(({ id }) => id === postId))
   if (!kept) return undefined
@@ -59,10 +60,8 @@ export function customerPageOf(
       return [way.method.method, unpriced.length > 0 ? undefined : moneyWords(gross, pricing.currency)] as const
     }),
   )
-  const saturatedGust = planJob(onWetGround(ofLine), tables)
-    .posts.find((each) => each.post === postId)!
-    .methods.find((each) => each.method === method.method)?.holdingGust
   const thought = openedPosts(ofLine, tables, resolved).find((each) => each.post === postId)?.said
+  const known = years?.(method.method)
   return customerPage({
     job: ofLine,
     at: { line: line.id, post: postId },
@@ -76,8 +75,7 @@ export function customerPageOf(
       string
     >,
     ...(thought === undefined ? {} : { thought }),
-    remainingYears: line.remainingYears ?? USUAL_YEARS,
-    ...(saturatedGust === undefined ? {} : { saturatedGust }),
+    ...(known ? { years: known } : {}),
     now,
     tables,
     says,

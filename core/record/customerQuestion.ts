@@ -5,6 +5,7 @@ import type { MethodPlan, PostPlan } from '../plan/types'
 import type { StepPlan } from '../plan/steps'
 import type { Solid } from '../repair/solids'
 import type { ResolvedPost } from '../resolve/resolve'
+import type { PlumbYears, StandingYears } from '../survive/years'
 import type { Tables } from '../tables/tables'
 import type { Measures } from '../units/quantity'
 import type { HourlyAir, Moment } from '../weather/forecast'
@@ -21,6 +22,8 @@ export interface CustomerPage {
   stands: Solid[]
   /** Of the hole, where there is one, m. */
   depth?: number
+  /** How long it stands plumb, from a year of the calendar on, to be drawn. */
+  years?: { curve: PlumbYears; from: number; fenceYears: number; says: string[] }
 }
 
 export interface CustomerQuestion {
@@ -37,9 +40,8 @@ export interface CustomerQuestion {
   prices: Readonly<Record<string, string>>
   /** What was said before it was dug, where it was. */
   thought?: Cause
-  remainingYears: number
-  /** What this way holds after long rain, m/s, where that is known: six large gusts in ten come then. */
-  saturatedGust?: number
+  /** How long this way stands, where that was reckoned. */
+  years?: StandingYears
   now: Moment
   tables: Tables
   says: Measures

@@ -1,8 +1,16 @@
 import { USUAL_YEARS } from '../cost/years'
-import type { Job } from '../document/job'
+import { designMethod } from '../plan/design'
+import { lineInHand } from '../plan/inHand'
 import type { Plan, PostPlan } from '../plan/types'
+import type { PostContext } from '../repair/context'
+import { repairMethods } from '../repair/methods'
+import { footingRangeLinks, standingFootingLink, standingPostLink } from '../repair/standing'
 import type { ResolvedJob } from '../resolve/resolve'
-import { goesOverChances } from '../survive/goesOver'
+import { simulate } from '../survive/simulate'
+import { standOf } from '../survive/standOf'
+import type { Stand } from '../survive/stand'
+import { wholeYears } from '../survive/years'
+import { row, type Tables } from '../tables/tables'
 import type { MetresPerSecond, Years } from '../units/types'
 
 /** A post that stands, in the order in which posts of its line go. */
@@ -18,31 +26,34 @@ export interface NextPost {
 }
 
 /**
- * The posts of a line that stand, by what they hold: the least first.
+ * The posts of a line that stand, by what the years do to them: the first to go first.
  *
  * A post whose repair was chosen counts as mended with it; what has failed without one is not the next to go, but the
- * one in hand.
+ * one in hand. All of them meet the same years of wind; their ground has a part in common, their wood goes on going.
  *
  * @param lineId of a line of the job
- * @param wet    the same job as planned on saturated ground, see {@link onWetGround}
  */
-export function nextToGo(job: Job, { lines }: ResolvedJob, plan: Plan, lineId: string, wet?: Plan): NextPost[] {
-  const line = lines.find(({ id }) => id === lineId)
-  if (!line) return []
-  const years = Math.max(1, Math.round(line.remainingYears ?? USUAL_YEARS))
-  const chosen = new Map(line.posts.map(({ id, repair }) => [id, repair?.method]))
-  const standing = plan.posts
-    .filter((each) => each.line === lineId)
-    .flatMap((each) => {
-      const over = holds(each, chosen.get(each.post))
-      if (over === undefined || !Number.isFinite(over)) return []
-      const onWet = wet?.posts.find(({ line: of, post }) => of === lineId && post === each.post)
-      const saturated = onWet && holds({ ...onWet, diagnosis: each.diagnosis }, chosen.get(each.post))
-      return [{ line: lineId, post: each.post, over, years, ...(saturated === undefined ? {} : { saturated }) }]
-    })
-  const chances = goesOverChances(standing, { gust50: plan.target.gust50, years })
+export function nextToGo(resolved: ResolvedJob, plan: Plan, tables: Tables, lineId: string): NextPost[] {
+  const found = lineInHand(resolved, tables, lineId)
+  if (!found) return []
+  const { line, contextOf } = found
+  const years = wholeYears(line.remainingYears ?? USUAL_YEARS)
+  const planned = new Map(plan.posts.filter((each) => each.line === lineId).map((each) => [each.post, each]))
+  const standing = line.posts.flatMap((post, place) => {
+    const chosen = post.repair?.method
+    const over = holds(planned.get(post.id)!, chosen)
+    if (over === undefined || !Number.isFinite(over)) return []
+    return [{ post: post.id, over, stand: { ...standWith(contextOf(post), chosen), post: place } }]
+  })
+  const lives = simulate(
+    standing.map(({ stand }) => stand),
+    { gust50: plan.target.gust50, years },
+  )
   return standing
-    .map(({ saturated: _wet, ...each }, i): NextPost => ({ ...each, ...chances[i]! }))
+    .map(({ post, over }, i): NextPost => {
+      const { gone } = lives[i]!
+      return { line: lineId, post, over, years, year: gone[0]!, life: gone.at(-1)! }
+    })
     .sort((a, b) => b.life - a.life || a.over - b.over)
 }
 
@@ -54,15 +65,12 @@ function holds({ standing, diagnosis, methods }: PostPlan, method: string | unde
   return stands ? (standing.holdingGust ?? standing.range?.[0]) : undefined
 }
 
-/** The job after long rain: six large gusts in ten come then. */
-export const onWetGround = (job: Job): Job => ({
-  ...job,
-  lines: job.lines.map((line) => ({
-    ...line,
-    posts: line.posts.map((post) => ({
-      ...post,
-      saturated: true,
-      ...(post.layers ? { layers: post.layers.map((layer) => ({ ...layer, saturated: true })) } : {}),
-    })),
-  })),
-})
+/** Where nobody measured the footing, the least that it is likely to be. */
+function standWith(context: PostContext, method: string | undefined): Stand {
+  if (method !== undefined) {
+    const { design } = designMethod(row(repairMethods, method), context)
+    if (design.links.length > 0) return standOf(context, design.links, design)
+  }
+  const footing = standingFootingLink(context) ?? footingRangeLinks(context)[0]!
+  return standOf(context, [standingPostLink(context), footing])
+}

@@ -1,6 +1,6 @@
 import type { Diagnosis } from '../cause/diagnose'
 import { bindingDepths, recommendedDepth, type DepthQuestion, type RecommendedDepth } from '../ground/depthRules'
-import { groundCapacity, groundThreshold, plumbMargin } from '../ground/postInGround'
+import { groundCapacity, groundThreshold, plumbMargin, type BuriedPost } from '../ground/postInGround'
 import type { Segment } from '../ground/profile'
 import { apparentCohesion, ignoredTop, type AnySoil, type NoFigureSoil, type Soil } from '../ground/soil'
 import type { Ground } from '../ground/strata'
@@ -53,8 +53,10 @@ export interface PostContext {
   says: Measures
   /** Makes every link, steady loads and all. */
   links: LinkMaker
-  /** The ground round a profile, as a link. */
-  ground: (link: string, name: string, segments: readonly Segment[]) => LinkCapacity
+  /** The ground round a profile, as a link: in its own state of water, or in the one that is asked. */
+  ground: (link: string, name: string, segments: readonly Segment[], saturated?: boolean) => LinkCapacity
+  /** A profile in that ground, for whatever height of load; null where the soil gives no figure. */
+  buried: (segments: readonly Segment[], saturated?: boolean) => Omit<BuriedPost, 'height'> | null
   /** The question that every depth rule answers, for a footing of this width. */
   depthQuestion: (...of: AskedDepth) => DepthQuestion
   /** What each binding rule asks of such a footing, searched once for posts that are alike. */
@@ -99,7 +101,9 @@ export function postContext(
   const soil = noFigure ? null : (anySoil as Soil)
   const measured = line.measured[soilOf(post)]
   const groundWhen = (saturated?: boolean): Ground => groundOf(post, tables, saturated)
-  const earth: Ground | null = soil && { ...groundWhen(), ...(measured ? { strength: measured.used } : {}) }
+  const earthWhen = (saturated?: boolean): Ground | null =>
+    soil && { ...groundWhen(saturated), ...(measured ? { strength: measured.used } : {}) }
+  const earth = earthWhen()
   const targetGust = gustOfReturnPeriod(site.targetReturnYears, site.gust50)
   const exposure = tables.exposures[site.exposure].factor
   const { shelter } = site
@@ -118,17 +122,17 @@ export function postContext(
   const capacities = remembered(memory.capacities, JSON.stringify(groundKey), () => new Map())
   const depths = remembered(memory.depths, JSON.stringify([groundKey, site, scale, knock]), () => new Map())
 
-  const ground: PostContext['ground'] = (link, name, segments) => {
-    if (!soil || !earth) {
+  const buriedIn: PostContext['buried'] = (segments, saturated) => {
+    const of = saturated === undefined ? earth : earthWhen(saturated)
+    return of && soil && { ...of, ignoredTop: ignoredTop(soil, site.season), segments }
+  }
+  const ground: PostContext['ground'] = (link, name, segments, saturated) => {
+    const buried = buriedIn(segments, saturated)
+    if (!buried) {
       const nothing: HoldsAtArm = (threshold) => (threshold === 'code' ? null : 0)
       return { ...links.byArm(link, name, nothing, ALL), of: 'ground' }
     }
-    const buried = {
-      ...earth,
-      ignoredTop: ignoredTop(soil, site.season),
-      segments,
-    }
-    const profile = segments.map(({ top, bottom, width }) => `${top} ${bottom} ${width}`).join()
+    const profile = `${saturated ?? ''} ${segments.map(({ top, bottom, width }) => `${top} ${bottom} ${width}`).join()}`
     const found = remembered(capacities, profile, () => {
       const atWind = groundCapacity({ ...buried, height: wind.height })
       // Steady loads ask at other heights too: one threshold at a time then.
@@ -138,7 +142,7 @@ export function postContext(
       return links.byArm(link, name, holds, ALL, { lean })
     })
     const { lean, code, over, because } = found
-    return { link, name, of: 'ground', lean, code, over, because }
+    return { link, name, of: 'ground', lean, code, over, because, segments }
   }
   const depthQuestion: PostContext['depthQuestion'] = (ofSoil, width, above, deepest) => ({
     ...(earth ?? { saturated: post.saturated }),
@@ -190,6 +194,7 @@ export function postContext(
     says: measuresIn(tables.units),
     links,
     ground,
+    buried: buriedIn,
     depthQuestion,
     bindingDepthsOf,
     embedment,

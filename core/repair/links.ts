@@ -1,4 +1,5 @@
 import type { GroundThreshold } from '../ground/postInGround'
+import type { Segment } from '../ground/profile'
 import type { MaterialRow } from '../timber/materials'
 import type { SectionProperties } from '../timber/section'
 import { OVER_CODE } from '../tables/parts'
@@ -18,6 +19,10 @@ export interface LinkCapacity {
   over?: Newtons
   /** Why nothing is left for the wind. */
   because?: string
+  /** What gives way: the ground round these. */
+  segments?: readonly Segment[]
+  /** Bent where the post meets the ground: what it gives way at with a share of its strength left, N. */
+  weakened?: (share: number) => Newtons
 }
 
 /** The same on the scale of gusts, m/s; Infinity when the wind does not reach the post. */
@@ -138,9 +143,10 @@ export interface LinkMaker {
  * @param height of the wind above ground, m
  */
 export function linkMaker(cases: readonly LoadCase[], height: Metres): LinkMaker {
+  const allowed = ({ used, perNewton }: ProportionalPart, capacity: number) =>
+    leastAllowance(cases, (each) => linearAllowance(capacity, used(each), perNewton, each.windShare))
   const proportional: LinkMaker['proportional'] = (link, name, part) => {
-    const allowance = (capacity: number) =>
-      leastAllowance(cases, (each) => linearAllowance(capacity, part.used(each), part.perNewton, each.windShare))
+    const allowance = (capacity: number) => allowed(part, capacity)
     const over = allowance(part.over)
     const nothing = part.over <= 0 ? (part.nothing ?? 'nothing of it is left') : over.because
     const result: LinkCapacity = { link, name, code: allowance(part.code).force, over: over.force }
@@ -153,13 +159,16 @@ export function linkMaker(cases: readonly LoadCase[], height: Metres): LinkMaker
       // Counted as moments across the line; a moment along it weighs by the ratio of the moduli.
       const weightAlong = section.modulusAlong > 0 ? section.modulus / section.modulusAlong : 1
       const { code, over } = momentCapacities(section, material)
-      return proportional(link, name, {
+      const part: ProportionalPart = {
         code,
         over,
         nothing: material.wood ? 'no sound wood is left' : 'nothing of its section is left',
         perNewton: arm,
         used: ({ across, along }) => across.moment + along.moment * weightAlong,
-      })
+      }
+      const result = proportional(link, name, part)
+      if (arm === height) result.weakened = (share) => allowed(part, over * share).force
+      return result
     },
     byArm(link, name, holds, thresholds, margins = {}) {
       const allowance = (threshold: GroundThreshold) =>

@@ -3,6 +3,7 @@ import type { Measures } from '../units/quantity'
 import { ESTIMATE, Pages, PAPERS, type PaperName } from './pages'
 import { sectionDrawing } from './sectionDrawing'
 import { textLine, wrapped } from './svg'
+import { yearsDrawing } from './yearsDrawing'
 
 /** Beside what failed and what was done. */
 const DRAWN = { width: 300, height: 360 }
@@ -44,8 +45,32 @@ export function customerSheets(page: CustomerPage, paper: PaperName, says: Measu
     sheet.y += 8
   }
   if (drawing !== undefined && sheet.y < beside) sheet.y = beside
+  years(sheet, page)
   others(sheet, page)
   return sheet.drawings({ left: ESTIMATE, right: (number, of) => (of > 1 ? `${number} of ${of}` : '') })
+}
+
+/** Of the curve of its years. */
+const YEARS_HEIGHT = 190
+
+function years(sheet: Pages, { years: known }: CustomerPage): void {
+  if (!known) return
+  sheet.room(YEARS_HEIGHT + HEAD * 1.4 + known.says.length * BODY * 2.6)
+  sheet.text('How long it stands: of ten such posts, still plumb', HEAD, { bold: true })
+  sheet.add(
+    yearsDrawing(known.curve, {
+      left: sheet.left,
+      right: sheet.right,
+      top: sheet.y,
+      height: YEARS_HEIGHT,
+      size: 14,
+      from: known.from,
+      fenceYears: known.fenceYears,
+    }),
+  )
+  sheet.y += YEARS_HEIGHT + BODY
+  for (const each of known.says) sheet.text(each, BODY, { gap: 1.3 })
+  sheet.y += 8
 }
 
 function others(sheet: Pages, { others: ways }: CustomerPage): void {

@@ -1,4 +1,4 @@
-import type { Kilograms, NewtonMetres, Pascals } from '../units/types'
+import type { Kilograms, NewtonMetres, Pascals, Years } from '../units/types'
 
 /** What posts are made of. */
 export const MATERIALS = [
@@ -12,6 +12,9 @@ export const MATERIALS = [
 ] as const
 export type Material = (typeof MATERIALS)[number]
 
+/** What a post stands in at the ground: concrete that sheds its water or holds it, stone, or bare soil. */
+export type Setting = 'crowned' | 'dished' | 'stone' | 'soil'
+
 export interface MaterialRow {
   name: string
   wood: boolean
@@ -23,6 +26,8 @@ export interface MaterialRow {
   stiffness?: Pascals
   /** kg/m³. */
   density: Kilograms
+  /** Median years until it begins to go where it meets the ground, by what is round it. */
+  serviceYears: Record<Setting, Years>
   /** Reinforced concrete is given by its moment instead, N m. */
   momentCapacity?: NewtonMetres
   /** Wood under a washer, Pa. */

@@ -45,6 +45,13 @@ const SOIL_SCATTER = 0.35
 const SHARED = 0.6
 const SHARED_SCATTER = SOIL_SCATTER * Math.sqrt(SHARED)
 const OWN_SCATTER = SOIL_SCATTER * Math.sqrt(1 - SHARED)
+/** From the median to the 5 and 95 % points of a normal law, in standard deviations. */
+const NINETY = 1.645
+/** What the factor may be times more or less than said, where no history tells: 1.93. */
+export const USUAL_RANGE = Math.exp(NINETY * FACTOR_SCATTER)
+/** Scatter of the ln of something whose 5 and 95 % points are known. @example scatterOf({ low: 0.52, high: 1.93 }) // 0.4 */
+export const scatterOf = ({ low, high }: { low: number; high: number }): number => Math.log(high / low) / (2 * NINETY)
+
 /** Of ln factor about its usual value. */
 const REACH = 2
 const STEP = 0.01

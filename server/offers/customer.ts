@@ -8,7 +8,7 @@ import type { LengthSystem } from '../../core/units/length'
 import type { OfferedPost, OfferPage } from '../../shared/contract'
 import { NotFound } from '../http/failures'
 import { readStoredJob } from '../jobs/service'
-import { customerSheetsOf } from '../record/sheet'
+import { inPool } from '../worker/pool'
 import type { Workspace } from '../workspace/workspace'
 import { readYard } from '../yard/service'
 import * as offers from './repository'
@@ -77,7 +77,9 @@ export async function readPostByLink(
   const { workspace, offer } = await byLink(database, token, now)
   const [{ document }, { own }] = await Promise.all([readStoredJob(workspace, offer.jobId), readYard(workspace)])
   const isNamed = offeredPosts(JSON.parse(offer.text) as Offer, document).some((each) => each.post === post)
-  const pages = isNamed ? customerSheetsOf(document, post, { own, ...how, now }) : undefined
+  const pages = isNamed
+    ? await inPool('customerSheets', document, post, { own, ...how, now: now.getTime() })
+    : undefined
   if (!pages) throw new NotFound('page', post.slice(0, 40))
   return { title: `${document.name}: ${post}`, pages }
 }

@@ -3,8 +3,10 @@ import type { Job } from '../../core/document/job'
 import { customerPageOf } from '../../core/record/customerPageOf'
 import { customerSheets } from '../../core/report/customerSheet'
 import type { PaperName } from '../../core/report/pages'
+import { standingYears } from '../../core/survive/years'
 import type { LengthSystem } from '../../core/units/length'
 import { measuresIn } from '../../core/units/quantity'
+import type { Moment } from '../../core/weather/forecast'
 import { rowsNow, tablesWith, type OwnRows } from '../../core/yard/rows'
 import { currencies } from '../../data/currencies'
 import { inUnits } from '../../data/customs'
@@ -16,7 +18,8 @@ interface SheetOptions {
   own: OwnRows
   system: LengthSystem
   paper: PaperName
-  now: Date
+  /** Milliseconds. */
+  now: Moment
 }
 
 /** The customer's page of a post as drawings, priced by the yard; undefined where there is nothing to print. */
@@ -28,14 +31,16 @@ export function customerSheetsOf(
   const rows = rowsNow(shippedYard, own)
   const settings = rows.reckoning![0] as unknown as CostSettings
   const says = measuresIn(system)
+  const here = inUnits(tablesWith(tables, own), system)
   const page = customerPageOf(job, post, {
-    tables: inUnits(tablesWith(tables, own), system),
+    tables: here,
+    years: (method) => standingYears(job, here, post, { methods: [method] }),
     pricing: {
       catalogue: rows.catalogue as unknown as readonly CatalogueRow[],
       settings,
       currency: currencies.find(({ code }) => code === settings.currency)!,
     },
-    now: now.getTime(),
+    now,
     says,
   })
   return page && customerSheets(page, paper, says)

@@ -13,6 +13,7 @@ import { exposedPosts, type ExposedPost } from '../../core/storm/watch'
 import { requireBounded } from '../../core/schema/bounded'
 import { tablesWith, type OwnRows } from '../../core/yard/rows'
 import { tables } from '../../data/tables'
+import { customerSheetsOf } from '../record/sheet'
 import { whole, type WholeJob } from '../jobs/whole'
 
 /*
@@ -45,6 +46,8 @@ export const works = {
     const here = tablesWith(tables, own)
     return exposedPosts(job, resolveJob(job, here), plan(job, here), here)
   },
+  /** The customer's page as drawings: thousands of years of wind are in it. */
+  customerSheets: customerSheetsOf,
   lessonsOf: (job: Job, own: OwnRows): Lesson[] => lessonsOf(job, tablesWith(tables, own)),
   calculate: (name: string, text: string): unknown => calculate(name, parsed(text), tables),
 }

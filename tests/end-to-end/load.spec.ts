@@ -50,7 +50,7 @@ test('what is loaded is ticked shelf by shelf, and stays so; what it costs is sa
   await expect(page.getByRole('listitem').filter({ hasText: /how long it stands.*€.* to €/ })).toBeVisible()
   await page.getByRole('textbox', { name: 'Years that the fence is still wanted' }).fill('0')
   await page.getByRole('textbox', { name: 'Years that the fence is still wanted' }).press('Enter')
-  await expect(page.getByText(/a whole number of years from 1 to 60/)).toBeVisible()
+  await expect(page.getByText(/a whole number of years from 1 to 30/)).toBeVisible()
   await expectUsable(page, 'what this post costs')
 })
 

@@ -136,7 +136,7 @@ describe('the summary of a list', () => {
 describe('the customer’s page', () => {
   const now = at('2026-11-27T00:00:00Z')
   const pageOf = async (paper: 'A4' | 'letter', system: 'metric' | 'feet-inches' = 'metric') => {
-    const sheets = customerSheetsOf(orchard, 'O3', { own: {}, system, paper, now })!
+    const sheets = customerSheetsOf(orchard, 'O3', { own: {}, system, paper, now: now.getTime() })!
     return pdfOfPages(sheets, PAPERS[paper].millimetres, 'O3')
   }
   it.each(['A4', 'letter'] as const)(
@@ -170,7 +170,11 @@ describe('the customer’s page', () => {
     expect(text).not.toMatch(/ m\/s/)
   })
   it('is none of a post where nothing is to be mended', () => {
-    expect(customerSheetsOf(orchard, 'O1', { own: {}, system: 'metric', paper: 'A4', now })).toBeUndefined()
-    expect(customerSheetsOf(orchard, 'nobody', { own: {}, system: 'metric', paper: 'A4', now })).toBeUndefined()
+    expect(
+      customerSheetsOf(orchard, 'O1', { own: {}, system: 'metric', paper: 'A4', now: now.getTime() }),
+    ).toBeUndefined()
+    expect(
+      customerSheetsOf(orchard, 'nobody', { own: {}, system: 'metric', paper: 'A4', now: now.getTime() }),
+    ).toBeUndefined()
   })
 })

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import AssumedList from '~/job/AssumedList.vue'
 import FoldOut from '~/controls/FoldOut.vue'
+import HowLong from '~/survive/HowLong.vue'
 import GustScale from '~/gust/GustScale.vue'
 import ChoiceBar from '~/controls/ChoiceBar.vue'
 import { depthReason } from '~~/core/plan/recommend'
@@ -76,6 +77,7 @@ const cautions = computed(() => method.value.concrete?.warnings ?? [])
     </div>
     <h3>Depth by width</h3>
     <HoleCurve :width="hole.diameter" :take="put" />
+    <FoldOut title="How long it stands with this hole" class="panel-section"><HowLong only /></FoldOut>
     <AssumedList />
     <HoleSheet class="panel-section" />
     <FoldOut title="Every school of depth, to the foot of the concrete" class="panel-section">

@@ -2,9 +2,11 @@
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import FoldOut from '~/controls/FoldOut.vue'
+import HowLong from '~/survive/HowLong.vue'
 import QuantityField from '~/controls/QuantityField.vue'
 import { InputError } from '~~/core/errors'
 import { crossesAt } from '~~/core/cost/years'
+import { YEARS_DRAWN } from '~~/core/survive/years'
 import CostSwings from './CostSwings.vue'
 import { optionMark } from './model/marks'
 import { useCost } from './useCost'
@@ -14,8 +16,8 @@ const cost = useCost()
 const view = useJobView()
 const options = computed(() => cost.options.value)
 const saveYears = async (value: number | null) => {
-  if (value === null || !Number.isInteger(value) || value < 1 || value > 60)
-    return new InputError('years', value, 'a whole number of years from 1 to 60')
+  if (value === null || !Number.isInteger(value) || value < 1 || value > YEARS_DRAWN)
+    return new InputError('years', value, `a whole number of years from 1 to ${YEARS_DRAWN}`)
   cost.years.value = value
   return undefined
 }
@@ -53,7 +55,12 @@ const crossing = computed(() => {
       </li>
     </ul>
     <FoldOut title="What these figures hang on"><CostSwings /></FoldOut>
-    <p class="soft">Each by its share of packs, without hire and travel. Years go by the wind alone, decay apart.</p>
+    <FoldOut title="How long each stands"><HowLong /></FoldOut>
+    <p class="soft">
+      Each by its share of packs, without hire and travel. Years go by thousands of lives in the wind, with the wood
+      going on as such wood does.
+      <template v-if="cost.isReckoning.value">They are being reckoned; until then by the gusts alone.</template>
+    </p>
   </div>
   <p v-else class="says">
     {{ view.post.value ? 'Nothing is allowed at this post yet: look at it first.' : 'Choose a post first.' }}

@@ -5,6 +5,7 @@ import { yard } from '~/sync/device'
 import { sharedByJob } from '~/job/sharedByJob'
 import type { JobView } from '~/job/jobView'
 import { usePreferencesStore } from '~/session/preferences'
+import { useSurvival } from '~/survive/useSurvival'
 import { useYard } from '~/yard/useYard'
 import { jobBills, openWays, proposedMethods, withMethods, type PostBill } from '~~/core/cost/jobBills'
 import { hiresOf } from '~~/core/cost/hire'
@@ -20,6 +21,8 @@ import { plan } from '~~/core/plan/plan'
 import { resolveJob } from '~~/core/resolve/resolve'
 import type { MethodPlan } from '~~/core/plan/types'
 import { learntSpares } from '~~/core/tables/learnt'
+import { plumbWords } from '~~/core/survive/words'
+import { wholeYears, YEARS_DRAWN } from '~~/core/survive/years'
 import { row } from '~~/core/tables/tables'
 import { loadingList } from './model/loadingList'
 import { useCuts } from './useCuts'
@@ -96,20 +99,25 @@ function createCost(session: Session, view: JobView) {
   const load = computed(() => loadVans(loading.value.cargo, chosenVans.value, home.value))
 
   /** Every method that is allowed at the chosen post, with what it costs now and over the years. */
-  const years = ref(USUAL_YEARS)
+  const years = ref(wholeYears(view.line.value?.remainingYears ?? USUAL_YEARS))
+  const survival = useSurvival()
+  const lived = computed(() => new Map((survival.years.value?.curves ?? []).map((each) => [each.method, each])))
+  const from = new Date(timeNow()).getFullYear()
+  const lookedAt = computed(() => Math.min(years.value, YEARS_DRAWN))
   const options = computed(() => {
     const [all, post, line] = [planned.value, view.post.value, view.line.value]
     const of = all?.plan.posts.find((each) => each.post === post?.id && each.line === line?.id)
     if (!all || !post || !of) return []
     const found = openWays(all, of, view.tables.value).map(({ method, lines: own }) => {
       const cost = optionCost(own, catalogue.value, settings.value, currency.value)
-      const survival = plumbSurvival(method, years.value)
+      const curve = lived.value.get(method.method)
+      const survival = plumbSurvival(method, years.value, curve?.plumb)
       const net = Number(cost.net)
       /** A plumb year with one working value turned up or down. */
       const perYearWith = (key: CostKnob, factor: number) =>
         costPerPlumbYear(
           Number(optionCost(own, turned(catalogue.value, key, factor), settings.value, currency.value).net),
-          plumbSurvival(method, years.value, key === 'stands' ? factor : 1),
+          plumbSurvival(method, years.value, curve?.plumb, key === 'stands' ? factor : 1),
         )
       return {
         method: method.method,
@@ -122,7 +130,7 @@ function createCost(session: Session, view: JobView) {
         perYear: costPerPlumbYear(net, survival),
         perYearWith,
         spent: cumulatedCost(net, survival),
-        restsOn: restsOn(method),
+        restsOn: curve && !isTemporary(method) ? plumbWords(curve, lookedAt.value, from) : restsOn(method),
       }
     })
     // What leaves a cause as it is stands behind all that does not, whatever it costs.
@@ -155,6 +163,9 @@ function createCost(session: Session, view: JobView) {
     vans,
     vehicles,
     years,
+    /** The lives of the options are being reckoned; before they are known, gusts alone say how long each stands. */
+    isReckoning: computed(() => survival.done.value !== undefined),
+    survival,
     options,
     tick,
     ticked,

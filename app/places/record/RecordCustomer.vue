@@ -4,6 +4,8 @@ import { useJobSession, useJobView } from '~/job/openJob'
 import { stateSentence } from '~/job/stateWords'
 import { usePreferencesStore } from '~/session/preferences'
 import { timeNow } from '~/sync/clock'
+import { useSurvival } from '~/survive/useSurvival'
+import YearsCurves from '~/survive/YearsCurves.vue'
 import { useYard } from '~/yard/useYard'
 import { customerPageOf } from '~~/core/record/customerPageOf'
 import { ESTIMATE } from '~~/core/report/pages'
@@ -23,9 +25,11 @@ const page = computed(() =>
         pricing: { catalogue: catalogue.value, settings: reckoning.value, currency: currency.value },
         now: timeNow(),
         says: preferences.measures,
+        years: () => years.value,
       })
     : undefined,
 )
+const { years, done } = useSurvival()
 const state = computed(() => (view.postPlan.value ? stateSentence(view.postPlan.value) : ''))
 const pdf = (paper: string) =>
   `/api/jobs/${session.id}/customer-page?post=${encodeURIComponent(post.value ?? '')}&paper=${paper}&units=${preferences.units}`
@@ -61,6 +65,17 @@ const pdf = (paper: string) =>
           :label="`The hole of ${post} in section`"
         />
       </div>
+      <section v-if="page.years" aria-labelledby="years-title">
+        <h2 id="years-title">How long it stands: of ten such posts, still plumb</h2>
+        <YearsCurves
+          :curves="[{ ...page.years.curve, mark: '' }]"
+          :in-hand="page.years.curve.method"
+          :fence-years="page.years.fenceYears"
+          :from="page.years.from"
+        />
+        <p v-for="each in page.years.says" :key="each">{{ each }}</p>
+      </section>
+      <p v-else-if="done !== undefined" role="status">How long it stands is being reckoned …</p>
       <section v-if="page.others.length">
         <h2>What else was possible, with tax</h2>
         <dl class="others">

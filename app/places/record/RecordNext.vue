@@ -53,8 +53,8 @@ const saves = computed(() => {
         </li>
       </ol>
       <p class="soft">
-        Wind from every side, soil as it scatters from post to post, what stands counted as it stands. Rot that goes on
-        is not in it.
+        Wind from every side, soil as it scatters from post to post, what stands counted as it stands, and its wood
+        going on as such wood does.
       </p>
     </template>
   </section>

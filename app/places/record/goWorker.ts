@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import type { Job } from '~~/core/document/job'
 import { plan } from '~~/core/plan/plan'
-import { nextToGo, onWetGround } from '~~/core/record/nextToGo'
+import { nextToGo } from '~~/core/record/nextToGo'
 import { resolveJob } from '~~/core/resolve/resolve'
 import type { Tables } from '~~/core/tables/tables'
 
@@ -9,7 +9,7 @@ import type { Tables } from '~~/core/tables/tables'
 
 const work = {
   nextToGo: (job: Job, tables: Tables, line: string) =>
-    nextToGo(job, resolveJob(job, tables), plan(job, tables), line, plan(onWetGround(job), tables)),
+    nextToGo(resolveJob(job, tables), plan(job, tables), tables, line),
 }
 export type GoWork = typeof work
 expose(work)

@@ -10,12 +10,14 @@ const view = useJobView()
 const PARTS = [
   { value: 'post', words: 'This post' },
   { value: 'compare', words: 'Side by side' },
+  { value: 'years', words: 'How long' },
   { value: 'line', words: 'Whole line' },
 ] as const
 const part = ref<(typeof PARTS)[number]['value']>('post')
 const panels = {
   post: RepairPost,
   compare: defineAsyncComponent(() => import('./RepairCompare.vue')),
+  years: defineAsyncComponent(() => import('~/survive/HowLong.vue')),
   line: defineAsyncComponent(() => import('./RepairLine.vue')),
 }
 </script>

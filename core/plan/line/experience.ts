@@ -4,7 +4,7 @@ import { standingFootingLink, standardFootingLink } from '../../repair/standing'
 import { gustFor } from '../../repair/links'
 import type { MeasuredGround, ResolvedLine, ResolvedSite } from '../../resolve/resolve'
 import type { Tables } from '../../tables/tables'
-import { experienceOfLine, type ExperienceRange, type SharedSoil } from '../../wind/experience'
+import { experienceOfLine, scatterOf, type ExperienceRange, type SharedSoil } from '../../wind/experience'
 import { measuredGround } from './measured'
 
 /** What a line's own history says of the wind here. */
@@ -39,12 +39,10 @@ export function withLineReadings(
   return { line: { ...known, experience: { ...line.experience, ground: learned.median } }, learned }
 }
 
-/** Half the way from the 5 to the 95 % point, in standard deviations. */
-const NINETY = 1.645
 /** What a pull says of the strength that a line has in common. */
-const sharedSoil = ({ used, low, high }: MeasuredGround): SharedSoil => ({
-  median: used,
-  scatter: Math.log(high / low) / (2 * NINETY),
+const sharedSoil = (measured: MeasuredGround): SharedSoil => ({
+  median: measured.used,
+  scatter: scatterOf(measured),
 })
 
 function typicalLean(site: ResolvedSite, line: ResolvedLine, tables: Tables, memory: GroundMemory): number | undefined {
