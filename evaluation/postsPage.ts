@@ -4,7 +4,9 @@ import type { MethodPlan, PostPlan } from '../core/plan/types'
 import { row, type Tables } from '../core/tables/tables'
 import { showLength } from '../core/units/length'
 import { showGust } from '../core/units/quantity'
+import { table } from './markdown'
 import { jobOf, type TrialPost } from './posts'
+import { GUST_NEIGHBOURS, neighbour, STANDARD_WORDS } from './standardFence'
 
 /** What the program says of an invented post. */
 export function judged(trial: TrialPost, tables: Tables): { post: PostPlan; first: MethodPlan | undefined } {
@@ -12,33 +14,9 @@ export function judged(trial: TrialPost, tables: Tables): { post: PostPlan; firs
   return { post, first: post.methods.find(({ method }) => method === post.recommended?.method) }
 }
 
-/** The standard case and six neighbours of it: what the bare formulas say, and what experience makes of it. */
-const STANDARD: TrialPost = {
-  name: 'the standard fence',
-  site: { exposure: 'sheltered', shelter: 0.7, gust50: 38 },
-  line: { kind: 'close-boarded', height: 1.8, gap: 0.05 },
-  post: { soil: 'firm-clay', footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.6 } },
-  expects: { state: 'not-looked-at', repair: [] },
-}
-const NEIGHBOURS: readonly [name: string, change: Partial<Pick<TrialPost, 'site' | 'line' | 'post'>>][] = [
-  ['the standard fence', {}],
-  ['in saturated ground', { post: { saturated: true } }],
-  ['in open country, nothing upwind', { site: { exposure: 'open', shelter: 1 } }],
-  ['0.75 m deep', { post: { footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.75 } } }],
-  ['in medium sand', { post: { soil: 'medium-sand' } }],
-  ['1.2 m high', { line: { height: 1.2 } }],
-  ['a picket fence', { line: { kind: 'picket' } }],
-]
-
 function neighbourRows(tables: Tables): string[][] {
-  return NEIGHBOURS.map(([name, { site, line, post }]) => {
-    const trial: TrialPost = {
-      ...STANDARD,
-      site: { ...STANDARD.site, ...site },
-      line: { ...STANDARD.line, ...line },
-      post: { ...STANDARD.post, ...post },
-    }
-    const { standing } = judged(trial, tables).post
+  return GUST_NEIGHBOURS.map(([name, change]) => {
+    const { standing } = judged(neighbour(change), tables).post
     const { lean, over, bare } = standing.links.find(({ link }) => link === 'footing')!
     const bareLean = lean! * Math.sqrt(tables.experience.ground)
     return [name, ...[bareLean, lean!, bare!, over!].map((gust) => gust.toFixed(1))]
@@ -77,7 +55,7 @@ export function postsPage(trials: readonly TrialPost[], tables: Tables): string 
     'Invented posts of allotments, gardens and farms, as somebody would note them, and what is made of them: made by `npm run pages` from `evaluation/posts.ts`, where the repairs, depths and bags that practice would accept stand beside each; a test holds them to it. Bags are of 20 kg, in brackets by measure. The hole is depth × width.',
     table(['post', 'fence and ground', 'as it stands', 'what is wrong', 'repair', 'hole', 'bags', 'with it'], rows),
     '## What experience does',
-    'The standard fence (close-boarded, 1.8 m, bays of 2.4 m, 100 mm posts, concrete 0.25 m wide from 0.05 to 0.60 m, firm clay, sheltered garden) and six that differ from it in one thing, in the wet season: gusts in m/s from which the ground lets it lean, and at which it goes over.',
+    `${STANDARD_WORDS} and six that differ from it in one thing, in the wet season: gusts in m/s from which the ground lets it lean, and at which it goes over.`,
     table(['fence', 'leans, bare', 'leans', 'goes over, bare', 'goes over'], neighbourRows(tables)),
     '',
   ].join('\n\n')
@@ -89,9 +67,4 @@ function standingWords({ standing }: PostPlan): string {
   if (state === 'moves') return `${says}: under ${showGust(holdingGust!, 'metric')}`
   if (state === 'given-way') return `has given way: ${says}`
   return state === 'not-known' ? `not known: ${says}` : thresholdWords(standing, (gust) => showGust(gust, 'metric'))
-}
-
-function table(headings: readonly string[], rows: readonly (readonly string[])[]): string {
-  const line = (cells: readonly string[]) => `| ${cells.join(' | ')} |`
-  return [line(headings), line(headings.map(() => '---')), ...rows.map(line)].join('\n')
 }

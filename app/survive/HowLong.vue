@@ -52,6 +52,11 @@ const asked = computed(() => Math.min(fence.value, LOOKED_AT))
         {{ restsOnWords(years.restsOn) }}
         {{ years.restsOn.isFenceAssumed ? `The fence itself is taken to have ${fence} years.` : '' }}
       </p>
+      <p v-if="!years.restsOn.history">
+        What this fence has stood already tells most: how many of its posts have gone by their footing, in how many
+        years.
+        <v-btn variant="text" @click="view.goTo('walk')">Say it in Walk</v-btn>
+      </p>
     </template>
     <p v-else-if="years">Nothing is allowed here yet whose years could be told.</p>
   </div>

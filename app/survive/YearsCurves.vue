@@ -94,7 +94,7 @@ text {
   stroke-width: 1.6;
 }
 .chosen .curve {
-  stroke: var(--ink);
+  stroke: var(--string);
   stroke-width: 3.2;
 }
 .mark {

@@ -1,5 +1,5 @@
 import { area, line, scaleLinear, type ScaleLinear } from 'd3'
-import type { PlumbYears } from '~~/core/survive/years'
+import { yearsDrawn, type PlumbYears } from '~~/core/survive/years'
 
 export interface YearsDrawn {
   x: ScaleLinear<number, number>
@@ -28,7 +28,7 @@ export function yearsModel(
   fenceYears: number,
   { width, height, room }: YearsSize,
 ): YearsDrawn {
-  const years = Math.max(1, ...curves.map(({ plumb }) => plumb.length))
+  const years = yearsDrawn(fenceYears)
   const x = scaleLinear([0, years], [room.left, width - room.right])
   const y = scaleLinear([0, 1], [height - room.bottom, room.top])
   const path = line<number>(
@@ -41,6 +41,7 @@ export function yearsModel(
     .y1(([, high]) => y(high))
   let lowest = -Infinity
   const drawn = [...curves]
+    .map((each) => ({ ...each, plumb: each.plumb.slice(0, years), low: each.low.slice(0, years) }))
     .sort((a, b) => b.plumb.at(-1)! - a.plumb.at(-1)!)
     .map(({ method, plumb, low, high }) => {
       lowest = Math.max(lowest + APART, y(plumb.at(-1)!))

@@ -2,7 +2,7 @@ import type { Post } from '../document/job'
 import { thresholdWords } from '../plan/thresholds'
 import { chanceWords, dayWords, periodWords } from '../report/dates'
 import { STOP_GAPS } from '../repair/methods'
-import { endsWords, medianWords, plumbWords, restsOnWords } from '../survive/words'
+import { endsWords, medianWords, plumbSentence, restsOnWords } from '../survive/words'
 import { wholeYears, type PlumbYears, type StandingYears } from '../survive/years'
 import { row } from '../tables/tables'
 import type { Measures } from '../units/quantity'
@@ -75,7 +75,7 @@ function yearsOf({ job, at, method, years, now }: CustomerQuestion): Pick<Custom
   const from = new Date(signed ? Date.parse(signed.at) : now).getUTCFullYear()
   const { fenceYears } = years.restsOn
   const says = [
-    `Of such posts ${plumbWords(curve, wholeYears(fenceYears), from)}, when the rest of the fence is reckoned to be done. ${medianWords(curve)}`,
+    `${plumbSentence(curve, wholeYears(fenceYears), from)}, when the rest of the fence is reckoned to be done. ${medianWords(curve)}`,
     endsWords(curve.ends),
     restsOnWords(years.restsOn),
   ]

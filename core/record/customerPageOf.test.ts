@@ -56,7 +56,7 @@ describe('the customer’s page', () => {
     expect(page.years).toMatchObject({ from: 2026, fenceYears: 10, curve: { method: 'new-post-concrete' } })
     expect(page.years!.curve.plumb).toHaveLength(YEARS_DRAWN)
     expect(page.years!.says[0]).toMatch(
-      /^Of such posts \d of 10 still plumb in 2036 \(\d+ to \d+\), when the rest of the fence/,
+      /^\d of 10 such posts are still plumb in 2036 \(\d+ to \d+\), when the rest of the fence/,
     )
     expect(pageOf(orchard).years).toBeUndefined()
     expect(part(orchard, 'What it stands').join(' ')).not.toContain('puts it over')

@@ -1,4 +1,4 @@
-import type { PlumbYears } from '../survive/years'
+import { yearsDrawn, type PlumbYears } from '../survive/years'
 import { element, textLine } from './svg'
 
 export interface YearsFrame {
@@ -14,13 +14,11 @@ export interface YearsFrame {
 }
 
 const STEP = 5
-/** Years past the end of the fence are drawn no further than this. */
-const BEYOND = 5
 
 /** How many of ten such posts are still plumb, year by year, with the range; the fence's own end is marked. */
 export function yearsDrawing(curve: Pick<PlumbYears, 'plumb' | 'low' | 'high'>, frame: YearsFrame): string {
   const { left, right, top, height, size, from, fenceYears } = frame
-  const years = Math.min(curve.plumb.length, Math.max(10, Math.ceil((fenceYears + BEYOND) / STEP) * STEP))
+  const years = yearsDrawn(fenceYears)
   const [start, bottom] = [left + size * 3.4, top + height - size * 1.8]
   const x = (year: number) => start + ((right - start) * year) / years
   const y = (share: number) => bottom - (bottom - top) * share

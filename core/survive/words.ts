@@ -24,10 +24,20 @@ export function plumbWords({ plumb, low, high }: Curve, years: Years, now: numbe
   return `${tenths(plumb[at]!)} still plumb in ${now + years}${range}`
 }
 
+/**
+ * The same as a sentence.
+ *
+ * @example plumbSentence(curve, 10, 2026) // '7 of 10 such posts are still plumb in 2036 (4 to 9)'
+ */
+export function plumbSentence(curve: Curve, years: Years, now: number): string {
+  const words = plumbWords(curve, years, now).replace(' still plumb', ' such posts are still plumb')
+  return words[0]!.toUpperCase() + words.slice(1)
+}
+
 const ENDED: Record<Ends, string> = {
   leans: 'it leans in the ground',
   ground: 'it goes over with its footing',
-  wood: 'its wood goes at the ground',
+  wood: 'it rots at the ground',
   fixings: 'its fixings give',
   pin: 'its pin gives',
   anchor: 'its anchors give',

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { tables } from '../../tests/support/builders'
 import { standardFence } from '../../tests/support/stands'
 import type { Post } from '../document/job'
-import { AS_IT_STANDS, medianYears, standingYears, wholeYears, YEARS_DRAWN } from './years'
-import { endsWords, medianWords, plumbWords, restsOnWords, tenths } from './words'
+import { AS_IT_STANDS, medianYears, standingYears, wholeYears, YEARS_DRAWN, yearsDrawn } from './years'
+import { endsWords, medianWords, plumbSentence, plumbWords, restsOnWords, tenths } from './words'
 
 const at = (job: ReturnType<typeof standardFence>, methods?: string[], lives = 4_000) =>
   standingYears(job, tables, job.lines[0]!.posts[8]!.id, { lives, ...(methods ? { methods } : {}) })!
@@ -60,6 +60,9 @@ describe('how long each way stands', () => {
     expect(at(standardFence(), []).restsOn).toMatchObject({ fenceYears: 15, isFenceAssumed: true })
     expect([wholeYears(0), wholeYears(7.6), wholeYears(200)]).toEqual([1, 8, 50])
   })
+  it('is drawn past the end of the fence, and for ten years at least', () => {
+    expect([1, 4, 8, 11, 15, 40].map(yearsDrawn)).toEqual([10, 10, 15, 20, 20, 30])
+  })
   it('outlasts the standard hole with a deeper one', () => {
     const deep = { repair: { method: 'new-post-concrete', hole: { depth: 0.9 } } }
     const [shallow, deeper] = [standardFence(), standardFence({ post: deep })].map(
@@ -81,6 +84,12 @@ describe('its words', () => {
     expect(plumbWords(curve, 2, 2026)).toBe('7 of 10 still plumb in 2028 (4 to 9)')
     expect(plumbWords({ plumb: [0.98], low: [0.97], high: [1] }, 1, 2026)).toBe('nearly all still plumb in 2027')
   })
+  it('says it as a sentence', () => {
+    expect(plumbSentence(curve, 2, 2026)).toBe('7 of 10 such posts are still plumb in 2028 (4 to 9)')
+    expect(plumbSentence({ plumb: [0.98], low: [0.97], high: [1] }, 1, 2026)).toBe(
+      'Nearly all such posts are still plumb in 2027',
+    )
+  })
   it('says when half are out of plumb', () => {
     expect(medianYears(curve.plumb)).toBeCloseTo(2.54, 2)
     expect(medianYears([0.4])).toBeCloseTo(0.83, 2)
@@ -94,7 +103,7 @@ describe('its words', () => {
   it('says what it ends by, the commonest first', () => {
     const ends = { leans: 0.55, ground: 0.04, wood: 0.41, fixings: 0, pin: 0, anchor: 0, part: 0 }
     expect(endsWords(ends)).toBe(
-      'Where it ends: 6 in 10 that it leans in the ground, 4 in 10 that its wood goes at the ground.',
+      'Where it ends: 6 in 10 that it leans in the ground, 4 in 10 that it rots at the ground.',
     )
     expect(endsWords({ ...ends, leans: 0.95, wood: 0.01 })).toBe('Where it ends, it leans in the ground.')
     expect(endsWords({ ...ends, leans: 0, wood: 0, ground: 0 })).toBe('')

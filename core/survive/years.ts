@@ -180,6 +180,11 @@ function curveOf(
 /** As years are looked at: whole ones, one at least. */
 export const wholeYears = (years: Years): Years => Math.min(MOST_YEARS, Math.max(1, Math.round(years)))
 
+const DRAWN_BEYOND: Years = 5
+/** Years that are drawn for a fence that has so many left. @example yearsDrawn(8) // 15 */
+export const yearsDrawn = (fenceYears: Years): Years =>
+  Math.min(YEARS_DRAWN, Math.max(10, Math.ceil((fenceYears + DRAWN_BEYOND) / 5) * 5))
+
 /**
  * Years after which half of them are still plumb, read straight between the ends of years.
  *

@@ -58,7 +58,7 @@ const crossing = computed(() => {
     <FoldOut title="How long each stands"><HowLong /></FoldOut>
     <p class="soft">
       Each by its share of packs, without hire and travel. Years go by thousands of lives in the wind, with the wood
-      going on as such wood does.
+      rotting as such wood does.
       <template v-if="cost.isReckoning.value">They are being reckoned; until then by the gusts alone.</template>
     </p>
   </div>

@@ -54,7 +54,7 @@ const saves = computed(() => {
       </ol>
       <p class="soft">
         Wind from every side, soil as it scatters from post to post, what stands counted as it stands, and its wood
-        going on as such wood does.
+        rotting as such wood does.
       </p>
     </template>
   </section>
