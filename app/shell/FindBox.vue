@@ -5,6 +5,7 @@ import { useJobInHand, type OpenJob } from '~/job/openJob'
 import { useFinder } from './useFinder'
 import { PLACES } from '~/places'
 import { usePreferencesStore } from '~/session/preferences'
+import { calculations } from '~~/core/calc/registry'
 import { THEME_NAMES, type ThemeName } from '~/theme'
 
 /** Find a post or do anything by its name. */
@@ -29,6 +30,10 @@ const actions = computed<Action[]>(() => [
   { name: 'Volumes: litres or gallons', run: preferences.switchVolumes },
   ...THEME_NAMES.map((theme) => ({ name: LIGHTS[theme], run: () => (preferences.theme = theme) })),
   { name: 'List of keys', run: () => finder.show('keys') },
+  ...calculations.map(({ name, says }) => ({
+    name: `Bench, ${name.replaceAll('-', ' ')}: ${says.replaceAll('`', '')}`,
+    run: () => router.push({ path: '/bench', query: { calc: name } }),
+  })),
 ])
 function jobActions({ session, view }: OpenJob): Action[] {
   return [

@@ -2,6 +2,7 @@ import { object, type AnyObject, type InferType, type ISchema, type ObjectShape 
 import { InputError } from '../errors'
 import { readBy } from '../schema/violations'
 import type { Tables } from '../tables/tables'
+import { formField, type FormField } from './form'
 import { fieldWords } from './inputs'
 
 /** A named calculation as the shell, the route and the calculators offer it. */
@@ -9,10 +10,14 @@ export interface Calculation {
   name: string
   /** What it answers, in one line. */
   says: string
+  /** Where its formula and its figures are from. */
+  source: string
   inputs: Record<string, string>
+  /** The same inputs as a form asks for them. */
+  form: readonly FormField[]
   outputs: Record<string, string>
   /** Worked: what goes in, and what comes out of it. */
-  example?: Example
+  example: Example
   /** @throws InputError for the first input that is wrong */
   run: (input: unknown, tables: Tables) => Record<string, unknown>
 }
@@ -28,9 +33,10 @@ type Inputs<S extends ObjectShape> = InferType<ReturnType<typeof object<AnyObjec
 export function calculation<S extends ObjectShape>(definition: {
   name: string
   says: string
+  source: string
   inputs: S
   outputs: Record<string, string>
-  example?: Example
+  example: Example
   run: (input: Inputs<S>, tables: Tables) => Record<string, unknown>
 }): Calculation {
   const { inputs, run } = definition
@@ -40,6 +46,7 @@ export function calculation<S extends ObjectShape>(definition: {
   return {
     ...definition,
     inputs: Object.fromEntries(fields.map(([key, field]) => [key, fieldWords(field)])),
+    form: fields.map(([key, field]) => formField(key, field, fieldWords(field))),
     run(input, tables) {
       requireKnown(input, known)
       const read = readBy<AnyObject>(schema, input, 'input', { tables })

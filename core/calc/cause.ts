@@ -10,6 +10,7 @@ import { choice, flag, optional, quantity, said } from './inputs'
 export const diagnoseCalculation = calculation({
   name: 'diagnose',
   says: 'chance that nothing is wrong, probability of every cause if something is, with reasons, and the next checks worth making',
+  source: 'naive Bayes with tempered groups; every likelihood with its reason in the tables',
   inputs: {
     material: choice(MATERIALS),
     duty: choice(DUTIES),
@@ -24,6 +25,10 @@ export const diagnoseCalculation = calculation({
     leading: 'causes',
     nextChecks: 'list',
   },
+  example: [
+    { material: 'oak', duty: 'line', ageYears: 9, observations: { pushPivot: 'panel-only' } },
+    { settled: false, nothingWrong: { probability: 0.4592 } },
+  ],
   run({ observations = {}, ...facts }, tables) {
     const stranger = Object.keys(observations).find((key) => !(OBSERVATION_KEYS as readonly string[]).includes(key))
     if (stranger !== undefined)

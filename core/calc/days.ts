@@ -23,6 +23,7 @@ const taskOf = () =>
 export const dayBoundCalculation = calculation({
   name: 'day-bound',
   says: 'when work is done at the soonest whoever plans it, and when a plan that was found is done',
+  source: 'longest chain, work over hands and hours of day: the largest of what each asks',
   inputs: {
     tasks: said('[{id, minutes, hands (1), after [{task, least (min, by the clock)}]}]', listOf(taskOf(), MOST_TASKS)),
     people: quantity(1, MOST_PEOPLE),

@@ -21,6 +21,7 @@ const height = () => quantity(0.05, 12, 'm')
 export const propForceCalculation = calculation({
   name: 'prop-force',
   says: 'forces in a raking prop, from a push at its head or from a weight out of plumb',
+  source: 'equilibrium at the head and about the foot',
   inputs: {
     horizontal: optional(quantity(0, 1e6, 'N')),
     weight: optional(quantity(0, 1e6, 'N')),
@@ -49,6 +50,7 @@ const span = () => quantity(0, 10, 'm')
 export const roadsideBoxCalculation = calculation({
   name: 'roadside-box',
   says: 'where the hole of a box by the road is dug, and how high its post stands',
+  source: 'set back and height as whoever delivers asks, added up at the post',
   inputs: {
     setBack: span(),
     faceToPost: quantity(0, 3, 'm'),
@@ -71,6 +73,7 @@ const side = () => place()
 export const platePoseCalculation = calculation({
   name: 'plate-pose',
   says: 'where a plate goes on a slab with old holes: most sound holes used again, none drilled too near',
+  source: 'every crossing of the places at which old holes meet or forbid, four turns; exact',
   inputs: {
     plate: listOf(place(), 12),
     old: listOf(group({ at: place(), diameter: quantity(0.001, 0.1, 'm'), sound: flag() }), 40),
@@ -111,6 +114,7 @@ export const platePoseCalculation = calculation({
 export const jackCalculation = calculation({
   name: 'jack',
   says: 'lifting a beam off its post: lift and over-lift, spreader, and where the props stand',
+  source: 'load over bearing; over-lift and distance from the dig are working values',
   inputs: {
     load: quantity(0, 1e6, 'N'),
     settled: optional(quantity(0, 0.5, 'm'), 0),
@@ -141,6 +145,7 @@ export const jackCalculation = calculation({
 export const pavingCutCalculation = calculation({
   name: 'paving-cut',
   says: 'paving units that a post comes up through, and what is cut out of each',
+  source: 'plane geometry of units in rows',
   inputs: {
     along: quantity(0.03, 3, 'm'),
     across: quantity(0.03, 3, 'm'),
@@ -194,6 +199,7 @@ export const pavingCutCalculation = calculation({
 export const meshSectionCalculation = calculation({
   name: 'mesh-section',
   says: 'a section of mesh to a new post: post, rail, diamonds, ties, and whether it is taut',
+  source: 'whole diamonds over the opening; stretch and ties are working values',
   inputs: {
     opening: quantity(0.1, 100, 'm'),
     cup: optional(quantity(0, 0.2, 'm'), 0),
@@ -246,6 +252,7 @@ export const meshSectionCalculation = calculation({
 export const panelSpacingCalculation = calculation({
   name: 'panel-spacing',
   says: 'running readings of post centres for stock panels, clear of obstacles, and the panel that is cut',
+  source: 'whole panels from the start, the last one cut; obstacles by moving what is before them',
   inputs: {
     length: quantity(0.3, 2_000, 'm'),
     panel: quantity(0.3, 10, 'm'),
@@ -267,6 +274,7 @@ export const panelSpacingCalculation = calculation({
 export const finishLevelCalculation = calculation({
   name: 'finish-level',
   says: 'level of soil, turf or gravel about a post, so that wood stays clear of it',
+  source: 'working values: wood stays 50 mm clear, concrete 25 mm under the finish',
   inputs: { cladding: quantity(0, 2, 'm'), thickness: optional(quantity(0, 0.5, 'm'), 0) },
   outputs: { finish: 'm over the ground as it is, at most', concreteBelow: 'm below the finish' },
   example: [

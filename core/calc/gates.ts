@@ -9,6 +9,7 @@ import { flag, listOf, optional, quantity } from './inputs'
 export const boardsCalculation = calculation({
   name: 'boards',
   says: 'boards over a bay: how many with which gap, or from the start of one to the start of the next where they lap',
+  source: 'n = round((L − g)/(w + g)), gap (L − n w)/(n + 1)',
   inputs: {
     bay: quantity(0.05, 50, 'm'),
     width: quantity(0.01, 2, 'm'),
@@ -34,6 +35,7 @@ export const boardsCalculation = calculation({
 export const gateLeafCalculation = calculation({
   name: 'gate-leaf',
   says: 'a leaf in its swing: clearance, hinges, diagonal, and the packing that lifts it again',
+  source: 'plane geometry; clearance and hinges are working values',
   inputs: {
     width: quantity(0.3, 6, 'm'),
     height: quantity(0.3, 4, 'm'),
@@ -55,6 +57,7 @@ const hardware = () => optional(quantity(0, 0.3, 'm'), 0)
 export const leafToOrderCalculation = calculation({
   name: 'leaf-to-order',
   says: 'width of a leaf for an opening that is there, least and most',
+  source: 'narrowest opening less the gaps at most; widest less gaps and 10 mm of latch at least, a working value',
   inputs: {
     openings: listOf(quantity(0.3, 12, 'm'), 6),
     leaves: optional(quantity(1, 2), 1),

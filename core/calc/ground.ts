@@ -19,16 +19,20 @@ const codePost = {
 export const codeDepthCalculation = calculation({
   name: 'code-depth',
   says: 'embedment that the building-code formula asks for; `lateral` is undoubled',
+  source: 'IBC 2021 §1807.3.2.1, unrestrained, solved for the depth',
   inputs: { force: quantity(0, 1e6, 'N'), ...codePost },
   outputs: { depth: 'm' },
+  example: [{ force: 2544, height: 0.914, width: 0.254, lateral: 15_709 }, { depth: 1.8547 }],
   run: ({ force, ...post }) => ({ depth: codeDepth(force, post) }),
 })
 
 export const codeForceCalculation = calculation({
   name: 'code-force',
   says: 'load that the building-code formula allows at an embedment',
+  source: 'IBC 2021 §1807.3.2.1, solved for the load',
   inputs: { depth: quantity(0.05, 20, 'm'), ...codePost },
   outputs: { force: 'N' },
+  example: [{ depth: 0.76, height: 0.94, width: 0.25, lateral: 23_563 }, { force: 412.8 }],
   run: ({ depth, ...post }) => ({ force: codeForce(depth, post) }),
 })
 
@@ -76,6 +80,7 @@ export function groundOf({ soil, saturated, cohesion, layers }: GivenGround, tab
 export const postInGround = calculation({
   name: 'post-in-ground',
   says: 'what the ground holds of a rigid post, and how it moves under a force',
+  source: 'clay: Matlock 1970; sand: Broms 1964; rigid post on hyperbolic springs',
   inputs: {
     ...buriedPost,
     tolerance: optional(quantity(1e-4, 0.2, 'rad'), 1 / 120),
@@ -90,6 +95,10 @@ export const postInGround = calculation({
     rotation: 'rad, with force',
     residual: 'rad, with force',
   },
+  example: [
+    { soil: 'firm-clay', segments: [{ top: 0, bottom: 0.6, width: 0.25 }], height: 0.94, force: 1_000 },
+    { over: 1737, lean: 1052, code: 148.8, groundMovement: 0.0038, rotation: 0.0113 },
+  ],
   run({ force, tolerance, height, segments, ignoredTop, ...ground }, tables) {
     const post = { height, segments, ignoredTop, ...groundOf(ground, tables) }
     const capacity = groundCapacity(post, tolerance)
@@ -102,8 +111,13 @@ export const postInGround = calculation({
 export const momentRotationCalculation = calculation({
   name: 'moment-rotation',
   says: 'moment against rotation, and the rotation that stays, from rest to nearly the limit',
+  source: 'the rigid post of post-in-ground, unloaded along its first stiffness',
   inputs: { ...buriedPost, points: optional(quantity(2, 500), 40) },
   outputs: { points: 'list of { force N, moment N m, rotation rad, residual rad }' },
+  example: [
+    { soil: 'firm-clay', segments: [{ top: 0, bottom: 0.6, width: 0.25 }], height: 0.94, points: 3 },
+    { points: [{ moment: 0 }, { moment: 1200 }, { moment: 1600 }] },
+  ],
   run: ({ points, height, segments, ignoredTop, ...ground }, tables) => ({
     points: momentRotation({ height, segments, ignoredTop, ...groundOf(ground, tables) }, Math.round(points)),
   }),
@@ -112,6 +126,8 @@ export const momentRotationCalculation = calculation({
 export const findHoleCalculation = calculation({
   name: 'find-hole',
   says: 'the cheapest hole that holds a force, stands below the frost and is within reach, and every diameter with its depth',
+  source:
+    'every diameter by the rules of depth, the cheapest that is within reach; prices and minutes are working values',
   inputs: {
     soil: soilKey,
     saturated: optional(flag(), false),
@@ -133,6 +149,19 @@ export const findHoleCalculation = calculation({
     best: '{ diameter, footing, depth m, concrete m³, minutes, cost, rule }, null when none holds within reach',
     curve: 'the same for every diameter, with outOfReach, thinCover and holds',
   },
+  example: [
+    {
+      soil: 'firm-clay',
+      force: 1_200,
+      height: 0.94,
+      post: { shape: 'rectangle', along: 0.1, across: 0.1 },
+      frostDepth: 0.45,
+      minimumDepth: 0.6,
+      diameters: [0.25, 0.3, 0.4],
+      reach: 1.2,
+    },
+    { best: { diameter: 0.25, footing: 0.7, depth: 0.8 } },
+  ],
   run(input, tables) {
     const { post, stoneBed, fillTop, diameters, reach, perCubicMetre, perMinute, ...question } = input
     const soil = soilWithFigures(input.soil, tables)

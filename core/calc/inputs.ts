@@ -22,9 +22,9 @@ export const keyOf = (table: string, rows: (tables: Tables) => readonly { key: s
 export const group = <S extends ObjectShape>(shape: S) => fields.record(shape)
 export const listOf = <T>(field: Field<T>, longest: number): Field<T[]> =>
   fields.typed<T[]>(fields.listOfAtMost(longest, 'entries', field).required(`a list of at most ${longest} entries`))
-/** Words of a field whose form is not told by its type alone. */
-export const said = <T>(words: string, field: Field<T>): Field<T> =>
-  fields.typed<T>((field as unknown as AnySchema).meta({ says: words }))
+/** Words of a field whose form is not told by its type alone; its fields by shape where it has shapes. */
+export const said = <T>(words: string, field: Field<T>, shapes?: Readonly<Record<string, unknown>>): Field<T> =>
+  fields.typed<T>((field as unknown as AnySchema).meta({ says: words, ...(shapes ? { shapes } : {}) }))
 
 export function optional<T>(field: Field<T>): Field<T | undefined>
 export function optional<T>(field: Field<T>, otherwise: NonNullable<T>): Field<T>
@@ -44,18 +44,22 @@ function shaped<T>(shapes: Record<string, ObjectShape>): Field<T> {
     fields.typed<T>(
       lazy((value: unknown) => schemas.get((value as { shape?: string } | null)?.shape ?? '') ?? shapeless),
     ),
+    shapes,
   )
 }
 
+const SECTION_SHAPES = Object.fromEntries(Object.entries(sectionShapes).map(([name, { fields: of }]) => [name, of]))
 export const section: Field<Section> = said(
   Object.entries(sectionShapes)
     .map(([name, shape]) => `${name} (${Object.keys(shape.fields).join(', ')})`)
     .join(' | '),
   neededSectionSchema,
+  SECTION_SHAPES,
 )
 export const optionalSection: Field<Section | undefined> = fields.typed(
   lazy((value: unknown) => (value === undefined ? fields.part({}) : neededSectionSchema) as AnySchema).meta({
     says: `${fieldWords(section)} (may be left out)`,
+    shapes: SECTION_SHAPES,
   }),
 )
 

@@ -29,6 +29,7 @@ const offsetAt = () => group({ height: quantity(-2, 12, 'm'), offset: quantity(-
 export const pivotCalculation = calculation({
   name: 'pivot',
   says: 'height about which a leaning post has turned, from two offsets to a plumb line',
+  source: 'the straight line through both offsets meets the plumb line',
   inputs: { low: offsetAt(), high: offsetAt() },
   outputs: { height: 'm over the ground, negative below it' },
   example: [{ low: { height: 0.5, offset: 0.05 }, high: { height: 1.5, offset: 0.1 } }, { height: -0.5 }],
@@ -39,6 +40,7 @@ const leaning = () => optional(group({ station: station(), slope: quantity(-1, 1
 export const plumbOrMatchCalculation = calculation({
   name: 'plumb-or-match',
   says: 'where the top of a post goes: plumb, or as its measured neighbours lean',
+  source: 'leans of the nearest measured posts, straight between their stations; asked over 15 mm, a working value',
   inputs: { before: leaning(), after: leaning(), station: station(), height: height() },
   outputs: { plumb: 'm', match: 'm', difference: 'm', advice: 'plumb | ask' },
   example: [
@@ -52,6 +54,7 @@ const thickness = () => quantity(0.02, 1, 'm')
 export const spacerGapCalculation = calculation({
   name: 'spacer-gap',
   says: 'gap to read between the string and a post thicker or thinner than those that carry it',
+  source: 'plane geometry',
   inputs: {
     spacer: optional(quantity(0, 0.3, 'm'), USUAL_SPACER),
     reference: thickness(),
@@ -67,6 +70,8 @@ const list = (minimum: number, maximum: number) => listOf(quantity(minimum, maxi
 export const topLineCalculation = calculation({
   name: 'top-line',
   says: 'tops of posts over the datum of their ground levels: level, straight, following the ground, or stepped',
+  source:
+    'level and straight: geometry; following: least squares with bounded changes of slope; stepped: whole steps over the bottoms',
   inputs: {
     mode: choice(TOP_LINES),
     levels: list(-50, 50),
@@ -114,6 +119,7 @@ function pair(key: string, given: readonly LevelAt[]): readonly [LevelAt, LevelA
 export const sunkPanelCalculation = calculation({
   name: 'sunk-panel',
   says: 'how far each end of a sunk panel is lifted to meet the line again',
+  source: 'the panel’s ends brought to the straight line through its neighbours',
   inputs: { line: ends(), panel: ends() },
   outputs: { lifts: 'm, [start, end], up positive' },
   example: [
@@ -135,6 +141,7 @@ export const sunkPanelCalculation = calculation({
 export const holeReadingCalculation = calculation({
   name: 'hole-reading',
   says: 'what the tape shows from the string to the bottom of a hole, before the stone goes in',
+  source: 'string + depth; within 5 mm right, to 25 mm rammed: working values',
   inputs: { string: quantity(0, 12, 'm'), depth: quantity(0, 5, 'm'), measured: quantity(0, 17, 'm') },
   outputs: { wanted: 'm', move: 'm, down positive', action: 'dig | tamp | right | pack' },
   example: [
@@ -147,6 +154,7 @@ export const holeReadingCalculation = calculation({
 export const cutLengthCalculation = calculation({
   name: 'cut-length',
   says: 'length of a post from foot to top, and what to buy for it',
+  source: 'string, top detail and set depth added; the shortest stick that does',
   inputs: {
     string: quantity(0, 12, 'm'),
     topDetail: optional(quantity(-2, 2, 'm'), 0),
@@ -164,6 +172,7 @@ export const cutLengthCalculation = calculation({
 export const weatheringCutCalculation = calculation({
   name: 'weathering-cut',
   says: 'a post top cut sloping: what the long side has over the short one',
+  source: 'plane geometry',
   inputs: { width: thickness(), angle: quantity(0, 1.4, 'rad'), short: quantity(0, 12, 'm') },
   outputs: { rise: 'm', long: 'm', cut: 'm' },
   example: [
@@ -176,6 +185,7 @@ export const weatheringCutCalculation = calculation({
 export const diagonalCalculation = calculation({
   name: 'diagonal',
   says: 'diagonal of a square corner, and the angle that it has where its diagonal was measured',
+  source: 'Pythagoras; the angle by the law of cosines',
   inputs: { a: quantity(0.01, 500, 'm'), b: quantity(0.01, 500, 'm'), measured: optional(quantity(0, 1_000, 'm')) },
   outputs: { diagonal: 'm', angle: 'rad, with measured' },
   example: [
@@ -188,6 +198,7 @@ export const diagonalCalculation = calculation({
 export const cutListCalculation = calculation({
   name: 'cut-list',
   says: 'pieces cut from stock: least cost, then least left over that is too short to keep',
+  source: 'bounded search over every filling, exact while no more than 4 096 states are left over',
   inputs: {
     pieces: listOf(group({ length: quantity(0.01, 20, 'm'), count: quantity(0, 1_000) }), 100),
     stock: listOf(

@@ -5,6 +5,7 @@ import { group, listOf, optional, quantity } from './inputs'
 export const trendCalculation = calculation({
   name: 'trend',
   says: 'how the lean of a post goes on over its visits, with the 90 % interval, and whether it leans again',
+  source: 'least squares; interval by Student’s t',
   inputs: {
     readings: listOf(group({ years: quantity(0, 200, 'years'), lean: quantity(-2, 2) }), 1_000),
     error: optional(quantity(0, 1), LEVEL_ERROR),

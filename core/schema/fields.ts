@@ -46,7 +46,7 @@ export function tableKey<Tables>(table: string, rows: Rows<Tables>) {
   return string()
     .strict()
     .typeError(`the key of a ${table}`)
-    .meta({ table })
+    .meta({ table, rows })
     .test({
       name: 'known',
       skipAbsent: true,

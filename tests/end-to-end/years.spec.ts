@@ -84,13 +84,12 @@ test('is called off and asked for again, and read by phone', async ({ browser, r
   const page = await context.newPage()
   // A phone that takes its time: the worker's script comes, its answer does not.
   await page.addInitScript(() => {
-    const Plain = window.Worker
-    window.Worker = class extends Plain {
-      override postMessage(...given: Parameters<Worker['postMessage']>) {
-        if (!(window as unknown as { isHeld?: boolean }).isHeld) super.postMessage(...given)
-      }
-    } as typeof Worker
-    ;(window as unknown as { isHeld: boolean }).isHeld = true
+    const held = window as unknown as { isHeld: boolean }
+    const post = Worker.prototype.postMessage as (...given: unknown[]) => void
+    Worker.prototype.postMessage = function (this: Worker, ...given: unknown[]) {
+      if (!held.isHeld) post.apply(this, given)
+    }
+    held.isHeld = true
   })
   await open(page, `/jobs/${id}/repair?post=${POST}`)
   await tab(page, 'How long')
