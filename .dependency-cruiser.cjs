@@ -18,7 +18,7 @@ const CORE = [
   ['edit', 'exchange', 'resolve'],
   ['repair'],
   ['plan'],
-  ['items', 'calc', 'choose', 'pour', 'day'],
+  ['items', 'calc', 'choose', 'pour', 'day', 'practice'],
   ['storm', 'cost'],
   ['yard', 'offer', 'survive'],
   ['record'],
