@@ -23,27 +23,33 @@ const bankSide = demoJobs().at(-1)!.name
 const ENTRANCE = 'Lane entrance, gate and slab'
 const ORCHARD = 'Orchard side, mended in March'
 const POURED = 'Nine posts and a gate, poured today'
+/** The same case in every picture. */
+const PRACTICE_CASE = {
+  'vindex-practice-case': JSON.stringify({ seed: 33, level: 'easy', leaning: [], seen: [] }),
+}
 const VIEWS: {
   name: string
   path: (job: string) => string
   size: typeof DESK
-  tap?: string
+  tap?: string | RegExp
+  /** On the device before the page is opened. */
+  kept?: Readonly<Record<string, string>>
   of?: string
 }[] = [
   { name: 'jobs', path: () => '/', size: DESK },
-  { name: 'new-job', path: () => '/', size: DESK, tap: 'New job' },
   { name: 'walk', path: (job: string) => `${job}/walk?post=B14`, size: DESK },
   { name: 'look', path: (job: string) => `${job}/look?post=B7`, size: DESK },
   { name: 'cause', path: (job: string) => `${job}/cause?post=B7`, size: DESK, tap: 'Rotted at the ground line' },
   { name: 'repair', path: (job: string) => `${job}/repair?post=B7`, size: DESK },
-  { name: 'side-by-side', path: (job: string) => `${job}/repair?post=B7`, size: DESK, tap: 'Side by side' },
+  { name: 'how-long', path: (job: string) => `${job}/repair?post=B7`, size: DESK, tap: 'How long' },
   { name: 'hole', path: (job: string) => `${job}/hole?post=B7`, size: DESK },
   { name: 'set-out', path: (job: string) => `${job}/set-out?post=E3`, size: DESK, of: ENTRANCE },
-  { name: 'phone-pour', path: (job: string) => `${job}/pour?post=B1`, size: PHONE, of: POURED },
   { name: 'pour', path: (job: string) => `${job}/pour?post=B1`, size: DESK, of: POURED },
   { name: 'day', path: (job: string) => `${job}/day?post=B1`, size: DESK, tap: 'Plan the days', of: POURED },
   { name: 'load', path: (job: string) => `${job}/load?post=B1`, size: DESK, of: POURED },
   { name: 'yard', path: () => '/yard', size: DESK },
+  { name: 'bench', path: () => '/bench?calc=hole-volume', size: DESK },
+  { name: 'practice', path: () => '/practice', size: DESK, tap: /^Push at chest height/, kept: PRACTICE_CASE },
   { name: 'record', path: (job: string) => `${job}/record?post=O3&part=built`, size: DESK, of: ORCHARD },
   {
     name: 'line-sheet',
@@ -129,6 +135,7 @@ try {
       const [button, tab] = (['button', 'tab'] as const).map((role) => page.getByRole(role, { name: tap }))
       await button!.or(tab!).first().click()
     }
+    if (name === 'how-long') await page.getByText(/still plumb in/).first().waitFor()
     if (name === 'day') await page.getByRole('heading', { name: 'What decides the end' }).waitFor()
     await page.screenshot({ path: join(folder, `${name}.png`) })
     await page.close()

@@ -15,8 +15,10 @@ import { api } from '~/sync/api'
 import { edits, queue, storage } from '~/sync/device'
 import { newIdentity } from '~/sync/identity'
 import { useTables } from '~/yard/useYard'
+import type { Job } from '~~/core/document/job'
 import { notedWith } from '~~/core/record/noted'
 import { createJobView, type JobView } from './jobView'
+import { localSession } from './localSession'
 import { openSession, type JobSession } from './session'
 
 /** A job that is open, with the post that is looked at. */
@@ -57,6 +59,21 @@ export function provideOpenJob(id: string, showsRepair: () => boolean): OpenJob 
     // The page of the next job may be there already.
     if (inHand.value === open) inHand.value = undefined
   })
+  return open
+}
+
+/**
+ * A job that is nobody's: on this screen alone, never kept or sent, for whoever practises.
+ *
+ * @param post that is looked at
+ */
+export function provideLocalJob(job: Job, post: string): OpenJob {
+  const tablesHere = useTables()
+  const session = localSession(job)
+  const open: OpenJob = { session: proxyRefs(session), view: createJobView(session, tablesHere, () => false) }
+  provide(OPEN_JOB, open)
+  provide(SUBJECT, () => open.view.post.value?.id)
+  open.view.choose(post)
   return open
 }
 

@@ -61,6 +61,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
       <v-text-field v-model="search" class="search" type="search" label="Search the jobs" />
       <v-btn variant="text" to="/yard">Yard</v-btn>
       <v-btn variant="text" to="/bench">Bench</v-btn>
+      <v-btn variant="text" to="/practice">Practice</v-btn>
       <v-btn variant="text" to="/people">{{ session.person.value?.name ?? 'People' }}</v-btn>
       <v-btn variant="text" :aria-pressed="away" @click="away = !away">Put away</v-btn>
       <span class="grow" />

@@ -29,6 +29,7 @@ const actions = computed<Action[]>(() => [
   { name: 'Units: metres or feet and inches', run: preferences.switchUnits },
   { name: 'Volumes: litres or gallons', run: preferences.switchVolumes },
   ...THEME_NAMES.map((theme) => ({ name: LIGHTS[theme], run: () => (preferences.theme = theme) })),
+  { name: 'Practice: cases and drills', run: () => router.push('/practice') },
   { name: 'List of keys', run: () => finder.show('keys') },
   ...calculations.map(({ name, says }) => ({
     name: `Bench, ${name.replaceAll('-', ' ')}: ${says.replaceAll('`', '')}`,

@@ -24,6 +24,7 @@ defineProps<{ title: string }>()
   color: var(--ink);
   text-decoration: none;
   padding: 12px 0;
+  white-space: nowrap;
 }
 h1 {
   font-size: 22px;

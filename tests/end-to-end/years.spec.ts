@@ -57,6 +57,19 @@ test('the same years come out of this browser as out of the server', async ({ pa
   await expectUsable(page, 'how long each way stands')
 })
 
+test('what the fence has stood is counted with one tap, and told', async ({ page, request }) => {
+  const job = rotted('Counted')
+  const [line] = job.lines
+  const aged = { ...job, lines: [{ ...line!, posts: line!.posts.map((post) => ({ ...post, ageYears: 14 })) }] }
+  const id = await importJob(request, aged)
+  await open(page, `/jobs/${id}/repair?post=${POST}`)
+  await tab(page, 'How long')
+  await expect(page.getByText(/no history of this fence/)).toBeVisible({ timeout: 30_000 })
+  await page.getByRole('button', { name: 'Count it: 0 of 17 in 14 years' }).click()
+  await expect(page.getByText(/, 14 years of this fence,/)).toBeVisible({ timeout: 30_000 })
+  await expectSaved(page)
+})
+
 test('a deeper hole stands longer; what a plumb year costs follows its curve', async ({ page, request }) => {
   const id = await importJob(request, rotted('Deeper'))
   await open(page, `/jobs/${id}/hole?post=${POST}`)

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import QuantityField from '~/controls/QuantityField.vue'
 import { historySentence } from '~/job/stateWords'
-import { row } from '~~/core/tables/tables'
+import { goneByFooting } from '~~/core/plan/line/seenHistory'
 import { tables } from '~~/data/tables'
 import type { Line } from '~~/core/document/job'
 
@@ -16,13 +16,7 @@ const history = computed(() => line.value.history)
 const words = computed(() => historySentence(view.plan.value!, line.value))
 
 /** Those of the line that are known to have moved in the ground: of the others nobody said that they did. */
-const goneNow = computed(
-  () =>
-    view.plan.value!.posts.filter(
-      ({ line: of, diagnosis }) =>
-        of === line.value.id && diagnosis.inForce.some((cause) => row(tables.causes.causes, cause).part === 'ground'),
-    ).length,
-)
+const goneNow = computed(() => goneByFooting(view.plan.value!, line.value.id, tables))
 
 /** Its age alone says something: what has not moved by what was seen still stands, until somebody counts. */
 function set(change: Partial<History>) {
