@@ -135,7 +135,11 @@ try {
       const [button, tab] = (['button', 'tab'] as const).map((role) => page.getByRole(role, { name: tap }))
       await button!.or(tab!).first().click()
     }
-    if (name === 'how-long') await page.getByText(/still plumb in/).first().waitFor()
+    if (name === 'how-long')
+      await page
+        .getByText(/still plumb in/)
+        .first()
+        .waitFor()
     if (name === 'day') await page.getByRole('heading', { name: 'What decides the end' }).waitFor()
     await page.screenshot({ path: join(folder, `${name}.png`) })
     await page.close()

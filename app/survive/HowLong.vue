@@ -13,7 +13,7 @@ const { only } = defineProps<{ /** Nothing but the way in hand, and what stands 
 const session = useJobSession()
 const view = useJobView()
 const survival = useSurvival()
-const { years, done, failure } = survival
+const { years, done, failure, isStopped } = survival
 const from = new Date(timeNow()).getFullYear()
 
 /** More cannot be told apart. */
@@ -56,9 +56,13 @@ const asked = computed(() => Math.min(fence.value, LOOKED_AT))
 <template>
   <div class="how-long">
     <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
-    <div v-else-if="done !== undefined" class="row">
-      <v-progress-linear :model-value="100 * done" :indeterminate="done === 0" aria-label="Living through the years" />
-      <v-btn variant="text" @click="survival.cancel">Stop</v-btn>
+    <div v-else-if="done !== undefined || (!years && !isStopped)" class="row">
+      <v-progress-linear
+        :model-value="100 * (done ?? 0)"
+        :indeterminate="!done"
+        aria-label="Living through the years"
+      />
+      <v-btn variant="text" @click="survival.stop">Stop</v-btn>
     </div>
     <p v-else-if="!years">Stopped. <v-btn variant="text" @click="survival.again">Reckon it after all</v-btn></p>
     <template v-if="years && shown.length">

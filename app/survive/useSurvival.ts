@@ -15,8 +15,14 @@ function createSurvival(session: ReturnType<typeof useJobSession>, view: JobView
   /** Share that is done; absent while nothing is at work. */
   const done = ref<number>()
   const failure = ref('')
+  /** Somebody called it off; anything else goes on by itself. */
+  const isStopped = ref(false)
   let worker: Worker | undefined
 
+  function stop(): void {
+    isStopped.value = true
+    cancel()
+  }
   function cancel(): void {
     worker?.terminate()
     worker = undefined
@@ -25,6 +31,7 @@ function createSurvival(session: ReturnType<typeof useJobSession>, view: JobView
   async function reckon(): Promise<void> {
     cancel()
     failure.value = ''
+    isStopped.value = false
     const [job, line, post] = [session.job, view.line.value?.id, view.postId.value]
     if (!job || line === undefined || !post) return
     done.value = 0
@@ -63,7 +70,8 @@ function createSurvival(session: ReturnType<typeof useJobSession>, view: JobView
     }),
     done,
     failure,
-    cancel,
+    isStopped,
+    stop,
     again: reckon,
   }
 }
