@@ -5,7 +5,7 @@ import type { Calculation } from '~~/core/calc/calculation'
 import { InputError } from '~~/core/errors'
 import { tablesIn } from '~~/data/tables'
 import BenchField from './BenchField.vue'
-import BenchPicture from './BenchPicture.vue'
+import FittedPicture from '~/picture/FittedPicture.vue'
 import BenchSweep from './BenchSweep.vue'
 import { answerLines } from './benchWords'
 import { PICTURES } from './pictures'
@@ -101,7 +101,7 @@ function set(key: string, value: unknown): void {
             </dd>
           </template>
         </dl>
-        <BenchPicture v-if="picture" :picture="picture" :label="calculation.says" />
+        <FittedPicture v-if="picture" :picture="picture" :label="calculation.says" />
         <BenchSweep
           v-if="result.found"
           :calculation="calculation"

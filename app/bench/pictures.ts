@@ -1,4 +1,5 @@
-import { box, type Edge, type Matter, type Measure, type Point, type Side, type Solid } from '~~/core/repair/solids'
+import { ARROW, arrow, measure, solid, stick, type FittedPicture } from '~/picture/model/fitted'
+import { box, type Point } from '~~/core/repair/solids'
 
 /*
  * Small drawings of calculations, in metres, from what was given and found: for those that have something to see.
@@ -6,67 +7,11 @@ import { box, type Edge, type Matter, type Measure, type Point, type Side, type 
  */
 
 type Values = Readonly<Record<string, unknown>>
-export interface BenchPicture {
-  solids: Solid[]
-  /** The ground lies at the height 0. */
-  hasGround?: boolean
-}
-type Draw = (given: Values, found: Values) => BenchPicture
+type Draw = (given: Values, found: Values) => FittedPicture
 
 const number = (values: Values, key: string, otherwise = 0): number =>
   typeof values[key] === 'number' && Number.isFinite(values[key]) ? (values[key] as number) : otherwise
 const numbers = (values: Values, key: string): number[] => (Array.isArray(values[key]) ? (values[key] as number[]) : [])
-
-const solid = (
-  key: string,
-  matter: Matter,
-  outline: Point[],
-  measures: Measure[] = [],
-  edge: Edge = 'solid',
-): Solid => ({
-  key,
-  matter,
-  outline,
-  edge,
-  ...(measures.length > 0 ? { measures } : {}),
-})
-const measure = (key: string, from: Point, to: Point, side: Side, says: string): Measure => ({
-  key,
-  from,
-  to,
-  side,
-  says,
-  length: Math.hypot(to[0] - from[0], to[1] - from[1]),
-})
-/** A stick from one point to another, so wide. */
-function stick(key: string, [x1, y1]: Point, [x2, y2]: Point, wide: number, matter: Matter = 'wood'): Solid {
-  const length = Math.hypot(x2 - x1, y2 - y1) || 1
-  const [dx, dy] = [(-(y2 - y1) / length) * (wide / 2), ((x2 - x1) / length) * (wide / 2)]
-  return solid(key, matter, [
-    [x1 + dx, y1 + dy],
-    [x2 + dx, y2 + dy],
-    [x2 - dx, y2 - dy],
-    [x1 - dx, y1 - dy],
-  ])
-}
-/** An arrow that pushes to the right, its point at x. */
-const arrow = (x: number, y: number, long: number): Solid =>
-  solid(
-    'load',
-    'steel',
-    [
-      [x - long, y + 0.012],
-      [x - 0.08, y + 0.012],
-      [x - 0.08, y + 0.05],
-      [x, y],
-      [x - 0.08, y - 0.05],
-      [x - 0.08, y - 0.012],
-      [x - long, y - 0.012],
-    ],
-    [],
-    'none',
-  )
-const ARROW = 0.45
 
 interface Segment {
   top: number
@@ -74,7 +19,7 @@ interface Segment {
   width: number
 }
 /** What bears in the ground, the post above it, and the load at its height. */
-function buried(segments: readonly Segment[], height: number): BenchPicture {
+function buried(segments: readonly Segment[], height: number): FittedPicture {
   const wide = segments[0]?.width ?? 0.1
   const post = Math.min(0.1, wide)
   const bottom = Math.max(...segments.map((each) => each.bottom))

@@ -15,6 +15,7 @@ import TrayPanel from '~/jobs/TrayPanel.vue'
 import { useJobList } from '~/jobs/useJobList'
 import type { ListedJob } from '~~/shared/contract'
 import { session } from '~/session/account'
+import FirstWalkOffer from '~/shell/FirstWalkOffer.vue'
 import StorageNotice from '~/shell/StorageNotice.vue'
 
 /** What needs somebody now, then every job with a sketch of its lines. */
@@ -62,6 +63,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
       <v-btn variant="text" to="/yard">Yard</v-btn>
       <v-btn variant="text" to="/bench">Bench</v-btn>
       <v-btn variant="text" to="/practice">Practice</v-btn>
+      <v-btn variant="text" to="/words">Words</v-btn>
       <v-btn variant="text" to="/people">{{ session.person.value?.name ?? 'People' }}</v-btn>
       <v-btn variant="text" :aria-pressed="away" @click="away = !away">Put away</v-btn>
       <span class="grow" />
@@ -84,6 +86,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
               Without a signal: the wind as this device heard it last.
             </p>
             <div v-show="isSettled && !search && !away">
+              <FirstWalkOffer :jobs="jobs ?? []" />
               <StormWatch :jobs="storms" :now="now" />
               <section v-if="poured.length" class="needs" aria-labelledby="wet-title">
                 <h2 id="wet-title">Concrete</h2>

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useRouter } from '#imports'
 import { useJobInHand, type OpenJob } from '~/job/openJob'
+import { WORDS } from '~/glossary/words'
 import { useFinder } from './useFinder'
 import { PLACES } from '~/places'
 import { usePreferencesStore } from '~/session/preferences'
@@ -31,6 +32,11 @@ const actions = computed<Action[]>(() => [
   ...THEME_NAMES.map((theme) => ({ name: LIGHTS[theme], run: () => (preferences.theme = theme) })),
   { name: 'Practice: cases and drills', run: () => router.push('/practice') },
   { name: 'List of keys', run: () => finder.show('keys') },
+  { name: 'Words of the trade', run: () => router.push('/words') },
+  ...WORDS.map(({ word, also = [] }) => ({
+    name: `Word, ${[word, ...also].join(', ')}`,
+    run: () => router.push({ path: '/words', query: { word } }),
+  })),
   ...calculations.map(({ name, says }) => ({
     name: `Bench, ${name.replaceAll('-', ' ')}: ${says.replaceAll('`', '')}`,
     run: () => router.push({ path: '/bench', query: { calc: name } }),

@@ -56,7 +56,7 @@ const SHORT = 0.5
  * @param found values of the case that were searched already
  */
 export function review(of: PracticeCase, seen: Seen, commitment: Commitment, found: Found = new Map()): Review {
-  const { position, shows, truth } = of
+  const { position, truth } = of
   const { model, ways } = position
   const i = truth === 'nothing-wrong' ? model.causes.length : model.causes.indexOf(truth)
   const way = wayOf(ways, commitment.method)
@@ -73,18 +73,16 @@ export function review(of: PracticeCase, seen: Seen, commitment: Commitment, fou
     reckoning,
     mistakes: mistakesOf(of, seen, commitment, reckoning, wasted),
   }
-  function bestLineOf({ position: where }: PracticeCase, known: Found): { checks: number[]; way: Way } {
-    const checks: number[] = []
-    for (;;) {
-      const move = bestMove(
-        where,
-        checks.map((check) => [check, shows[check]!] as const),
-        LONGEST_LINE - checks.length,
-        known,
-      )
-      if (move.check === undefined) return { checks, way: move.way }
-      checks.push(move.check)
-    }
+}
+
+/** The best line as this case would have shown it. */
+function bestLineOf({ position, shows }: PracticeCase, found: Found): { checks: number[]; way: Way } {
+  const checks: number[] = []
+  for (;;) {
+    const seen = checks.map((check) => [check, shows[check]!] as const)
+    const move = bestMove(position, seen, LONGEST_LINE - checks.length, found)
+    if (move.check === undefined) return { checks, way: move.way }
+    checks.push(move.check)
   }
 }
 

@@ -12,6 +12,7 @@ import type { Place } from '~/places/place'
 import { providePours } from '~/pours/pours'
 import { useAlarms } from '~/pours/useAlarms'
 import ConflictPanel from '~/shell/ConflictPanel.vue'
+import FirstWalkStrip from '~/shell/FirstWalkStrip.vue'
 import PlaceBar from '~/shell/PlaceBar.vue'
 import StorageNotice from '~/shell/StorageNotice.vue'
 import TopBar from '~/shell/TopBar.vue'
@@ -102,6 +103,7 @@ watch(
         @choose="choose"
       />
       <PlaceBar v-if="place" :place="place.key" />
+      <FirstWalkStrip />
       <component :is="panel" v-if="place?.draws === 'own-page'" />
       <main v-else class="work" :class="{ itself: drawing }">
         <component :is="drawing" v-if="drawing" class="drawing" />

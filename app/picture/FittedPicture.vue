@@ -6,10 +6,10 @@ import DrawnShape from '~/picture/DrawnShape.vue'
 import { px, type Viewport } from '~/picture/model/viewport'
 import { usePreferencesStore } from '~/session/preferences'
 import { extentOf } from '~~/core/repair/solids'
-import type { BenchPicture } from './pictures'
+import type { FittedPicture } from './model/fitted'
 
 /** A small drawing in true scale, fitted into its frame, with its measures in the units of the reader. */
-const { picture, label } = defineProps<{ picture: BenchPicture; label: string }>()
+const { picture, label } = defineProps<{ picture: FittedPicture; label: string }>()
 const preferences = usePreferencesStore()
 const SIZE = { width: 520, height: 300 }
 /** Room for the words of the measures, px. */
