@@ -9,6 +9,8 @@ import { yearsDrawing } from './yearsDrawing'
 const DRAWN = { width: 300, height: 360 }
 const BODY = 17
 const HEAD = 20
+/** What explains a drawing. */
+const SMALL = 14
 
 /**
  * The customer's page as sheets of paper: one for an ordinary post.
@@ -51,11 +53,11 @@ export function customerSheets(page: CustomerPage, paper: PaperName, says: Measu
 }
 
 /** Of the curve of its years. */
-const YEARS_HEIGHT = 190
+const YEARS_HEIGHT = 82
 
 function years(sheet: Pages, { years: known }: CustomerPage): void {
   if (!known) return
-  sheet.room(YEARS_HEIGHT + HEAD * 1.4 + known.says.length * BODY * 2.6)
+  sheet.room(YEARS_HEIGHT + HEAD * 1.4 + SMALL * 4.8)
   sheet.text('How long it stands: of ten such posts, still plumb', HEAD, { bold: true })
   sheet.add(
     yearsDrawing(known.curve, {
@@ -63,13 +65,13 @@ function years(sheet: Pages, { years: known }: CustomerPage): void {
       right: sheet.right,
       top: sheet.y,
       height: YEARS_HEIGHT,
-      size: 14,
+      size: 13,
       from: known.from,
       fenceYears: known.fenceYears,
     }),
   )
-  sheet.y += YEARS_HEIGHT + BODY
-  for (const each of known.says) sheet.text(each, BODY, { gap: 1.3 })
+  sheet.y += YEARS_HEIGHT + SMALL
+  sheet.text(known.says.join(' '), SMALL, { gap: 1.2 })
   sheet.y += 8
 }
 

@@ -43,7 +43,7 @@ export function yearsDrawing(curve: Pick<PlumbYears, 'plumb' | 'low' | 'high'>, 
     ...(fenceYears <= years
       ? [
           line(x(fenceYears), y(1), x(fenceYears), y(0), { 'stroke-dasharray': '5 4' }),
-          textLine({ x: x(fenceYears) - 4, y: y(1) + size, size, text: 'the fence’s own end', anchor: 'end' }),
+          textLine({ x: x(fenceYears) - 4, y: y(0) - 4, size, text: 'the fence’s own end', anchor: 'end' }),
         ]
       : []),
   ].join('')

@@ -24,6 +24,7 @@ test('by phone each word has its drawing, none wider than the screen', async ({ 
   const page = await context.newPage()
   await open(page, '/')
   await page.getByRole('link', { name: 'Words' }).click()
+  await expect(page.getByRole('term').first()).toBeVisible()
   const terms = await page.getByRole('term').count()
   expect(terms).toBeGreaterThan(25)
   await expect(page.getByRole('main').getByRole('img')).toHaveCount(terms)
