@@ -1,6 +1,6 @@
 import { watchDebounced } from '@vueuse/core'
 import { proxy, wrap } from 'comlink'
-import { computed, onScopeDispose, ref, shallowRef, toRaw } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
 import { sharedByJob } from '~/job/sharedByJob'
 import type { JobView } from '~/job/jobView'
 import type { useJobSession } from '~/job/openJob'
@@ -58,9 +58,11 @@ function createSurvival(session: ReturnType<typeof useJobSession>, view: JobView
   }
   watchDebounced(
     () => [session.job?.lines, session.job?.site, view.line.value?.id, view.postId.value, view.tables.value],
-    reckon,
+    // What was called off stays so until somebody asks for it, or for another post.
+    () => (isStopped.value ? undefined : reckon()),
     { debounce: PAUSE_MS, immediate: true },
   )
+  watch(view.postId, () => (isStopped.value = false), { flush: 'sync' })
   onScopeDispose(cancel)
   return {
     /** Of the post in hand; what was found of another one is none of its. */

@@ -47,32 +47,35 @@ export function customerSheets(page: CustomerPage, paper: PaperName, says: Measu
     sheet.y += 8
   }
   if (drawing !== undefined && sheet.y < beside) sheet.y = beside
-  years(sheet, page)
   others(sheet, page)
+  years(sheet, page)
   return sheet.drawings({ left: ESTIMATE, right: (number, of) => (of > 1 ? `${number} of ${of}` : '') })
 }
 
 /** Of the curve of its years. */
 const YEARS_HEIGHT = 82
 
+/** Drawn where the page has room for it; in words alone where it has not: nobody turns a sheet for a curve. */
 function years(sheet: Pages, { years: known }: CustomerPage): void {
   if (!known) return
-  sheet.room(YEARS_HEIGHT + HEAD * 1.4 + SMALL * 4.8)
-  sheet.text('How long it stands: of ten such posts, still plumb', HEAD, { bold: true })
-  sheet.add(
-    yearsDrawing(known.curve, {
+  const words = known.says.join(' ')
+  const isDrawn = sheet.has(YEARS_HEIGHT + HEAD * 1.4 + SMALL * 6)
+  if (isDrawn) {
+    sheet.text('How long it stands: of ten such posts, still plumb', HEAD, { bold: true })
+    const { curve, from, fenceYears } = known
+    const frame = {
       left: sheet.left,
       right: sheet.right,
       top: sheet.y,
       height: YEARS_HEIGHT,
       size: 13,
-      from: known.from,
-      fenceYears: known.fenceYears,
-    }),
-  )
-  sheet.y += YEARS_HEIGHT + SMALL
-  sheet.text(known.says.join(' '), SMALL, { gap: 1.2 })
-  sheet.y += 8
+      from,
+      fenceYears,
+    }
+    sheet.add(yearsDrawing(curve, frame))
+    sheet.y += YEARS_HEIGHT + SMALL
+  }
+  sheet.text(words, SMALL, { gap: 1.2 })
 }
 
 function others(sheet: Pages, { others: ways }: CustomerPage): void {

@@ -31,8 +31,12 @@ export class Pages {
   get right(): number {
     return this.left + this.wide
   }
+  /** So much still goes on this page. */
+  has(height: number): boolean {
+    return this.y + height <= this.foot
+  }
   room(height: number): void {
-    if (this.y + height <= this.foot) return
+    if (this.has(height)) return
     this.pages.push([])
     this.y = MARGIN + 20
   }
