@@ -1,5 +1,5 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import { useEventListener, useIntervalFn, useLocalStorage } from '@vueuse/core'
+import { promiseTimeout, useEventListener, useIntervalFn, useLocalStorage } from '@vueuse/core'
 import { api } from '~/sync/api'
 import { timeNow } from '~/sync/clock'
 import { storage } from '~/sync/device'
@@ -13,6 +13,8 @@ const HOURS = BACK + 7 * 24
 /** Asked for again so often, and sooner after it was not to be had, ms. */
 const AGAIN = 15 * 60_000
 const SOON = 60_000
+/** Longer than this nobody is kept for the newest, ms. */
+const A_MOMENT = 4_000
 
 /** The weather that is tried out with the demo, on this device. */
 export const mood = useLocalStorage<Mood | ''>('vindex-weather-mood', '')
@@ -41,12 +43,14 @@ function read(station: string): Promise<Forecast> {
 export function useForecast(place: () => string | undefined) {
   const failure = ref('')
   let asked = 0
+  let lastAsked: Promise<void> = Promise.resolve()
   let again: ReturnType<typeof setTimeout> | undefined
 
   const kept = computed(() => known.value.get(place() ?? ''))
   const forecast = computed<Forecast | undefined>(() => kept.value?.forecast)
 
-  async function refresh(): Promise<void> {
+  const refresh = () => (lastAsked = ask())
+  async function ask(): Promise<void> {
     const station = place()
     if (station === undefined) return
     const mine = ++asked
@@ -70,5 +74,8 @@ export function useForecast(place: () => string | undefined) {
   useEventListener('online', refresh)
   useIntervalFn(() => void refresh(), AGAIN)
   onScopeDispose(() => clearTimeout(again))
-  return { forecast, heardAt: computed(() => kept.value?.heardAt), failure, refresh }
+
+  /** For what is worth a moment more with the newest: the answer that is on its way, but never longer than that. */
+  const newest = (): Promise<void> => Promise.race([lastAsked, promiseTimeout(A_MOMENT)])
+  return { forecast, heardAt: computed(() => kept.value?.heardAt), failure, refresh, newest }
 }

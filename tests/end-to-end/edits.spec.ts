@@ -133,6 +133,18 @@ test('a job that could not be opened opens by itself when the signal is back', a
   await expect(page.getByRole('heading', { name: 'T3: what do you see?' })).toBeVisible()
 })
 
+test('a job that could not be opened opens by itself when a weak signal gets through, which nobody tells', async ({
+  page,
+  request,
+}) => {
+  const id = await importJob(request, trialJob('Weak signal'))
+  await page.route('**/api/**', (route) => route.abort())
+  await open(page, `/jobs/${id}/look?post=T3`)
+  await expect(page.getByRole('alert')).toContainText('No connection.')
+  await page.unroute('**/api/**')
+  await expect(page.getByRole('heading', { name: 'T3: what do you see?' })).toBeVisible()
+})
+
 test('without a signal edits wait on the device, survive a reload and go when the signal is back', async ({
   page,
   context,

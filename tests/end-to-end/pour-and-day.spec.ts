@@ -261,6 +261,31 @@ test('a clock of the device that was put two hours on is noticed, and the pours 
   expect(Math.abs(Date.parse(job.pours![0]!.startedAt) - Date.now())).toBeLessThan(60_000)
 })
 
+test.describe('a forecast that is on its way', () => {
+  test.use({ serviceWorkers: 'block', timezoneId: 'UTC' })
+
+  test('is waited for by a plan that is asked for, so that it does not break it a moment later', async ({
+    page,
+    request,
+  }) => {
+    const first = morning()
+    const id = await importJob(request, theTwoDays('Forecast on its way', first))
+    await liveAt(page, first, 'storm')
+    let asked = () => undefined as void
+    const isAsked = new Promise<void>((resolve) => (asked = resolve))
+    await page.route('**/api/forecast*', async (route) => {
+      await isAsked
+      return route.fallback()
+    })
+    await open(page, `/jobs/${id}/day?post=B1`)
+    await page.getByRole('button', { name: 'Plan the days' }).click()
+    await expect(page.getByRole('progressbar', { name: /plan/i })).toBeVisible()
+    asked()
+    await expect(page.getByRole('heading', { name: 'What decides the end' })).toBeVisible({ timeout: 60_000 })
+    await expect(wrongs(page)).toHaveCount(0)
+  })
+})
+
 test('a forecast that is out, late or silent keeps nobody from pouring', async ({ page, request }) => {
   test.setTimeout(90_000)
   const id = await importJob(request, theTwoDays('No forecast', morning()))

@@ -118,6 +118,8 @@ function createDay(session: Session, view: JobView) {
   async function planAnew(): Promise<void> {
     if (!asked.value) return
     bound.value = undefined
+    // A plan that is made while the forecast is on its way would be broken by it a second later.
+    if (!(await work.waitFor(pours.weather.newest())) || !asked.value) return
     // Of what is over nothing is planned: days that have gone by are no days of it, nor are the hours of this one.
     const today = dateIn(timeNow(), zone.value)
     const begins = first.value < today ? today : first.value

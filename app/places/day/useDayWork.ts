@@ -44,6 +44,20 @@ export function useDayWork() {
       if (worker === mine) cancel()
     }
   }
+  /**
+   * Waits for what the work needs, shown as the beginning of it.
+   *
+   * @returns whether it is still wanted
+   */
+  async function waitFor(need: Promise<unknown>): Promise<boolean> {
+    cancel()
+    doing.value = 'plan'
+    done.value = 0
+    await need
+    const isWanted = done.value !== undefined
+    done.value = undefined
+    return isWanted
+  }
   const tell = (share: number) => {
     if (worker) done.value = share
   }
@@ -62,5 +76,5 @@ export function useDayWork() {
   }
 
   onScopeDispose(cancel)
-  return { done, doing, failure, saves, plan, askSaves, cancel }
+  return { done, doing, failure, saves, waitFor, plan, askSaves, cancel }
 }

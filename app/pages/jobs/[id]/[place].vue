@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, useTemplateRef, watch } from 'vue'
 import { definePageMeta, useRoute, useRouter } from '#imports'
-import { useEventListener, useMediaQuery } from '@vueuse/core'
+import { useEventListener, useIntervalFn, useMediaQuery } from '@vueuse/core'
 import { saveFile } from '~/exchange/files'
 import { provideOpenJob } from '~/job/openJob'
 import { jobFileName } from '~~/core/document/fileName'
@@ -18,7 +18,7 @@ import StorageNotice from '~/shell/StorageNotice.vue'
 import TopBar from '~/shell/TopBar.vue'
 import WetSign from '~/shell/WetSign.vue'
 import { useJobKeys } from '~/shell/useKeys'
-import { pictures } from '~/sync/device'
+import { pictures, queue } from '~/sync/device'
 import { lineSummary } from '~~/core/document/summary'
 import { tables } from '~~/data/tables'
 
@@ -30,6 +30,9 @@ definePageMeta({
 
 /** Before the choice of a repair the post is drawn as it stands. */
 const REPAIRED: (Place['draws'] | undefined)[] = ['repaired', 'strings', 'itself', 'own-page']
+
+/** A job that could not be opened is asked for so often, ms. */
+const TRY_AGAIN = 3_000
 
 const router = useRouter()
 const id = String(useRoute().params.id)
@@ -46,6 +49,8 @@ void session.refresh()
 void pictures.open(id)
 useEventListener('online', session.refresh)
 useEventListener('focus', session.refresh)
+// A weak signal tells nobody that it is back.
+useIntervalFn(() => session.failure && !session.job && !queue.reachable.value && session.refresh(), TRY_AGAIN)
 
 /** Made on the device, with what waits: it needs no signal. */
 const saveJob = () => saveFile(jobFileName(session.job!.name), JSON.stringify(session.job, null, 2), 'application/json')
