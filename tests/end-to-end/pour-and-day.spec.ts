@@ -271,16 +271,15 @@ test.describe('a forecast that is on its way', () => {
     const first = morning()
     const id = await importJob(request, theTwoDays('Forecast on its way', first))
     await liveAt(page, first, 'storm')
-    let asked = () => undefined as void
-    const isAsked = new Promise<void>((resolve) => (asked = resolve))
+    let isAsked = false
     await page.route('**/api/forecast*', async (route) => {
-      await isAsked
+      await expect.poll(() => isAsked).toBe(true)
       return route.fallback()
     })
     await open(page, `/jobs/${id}/day?post=B1`)
     await page.getByRole('button', { name: 'Plan the days' }).click()
     await expect(page.getByRole('progressbar', { name: /plan/i })).toBeVisible()
-    asked()
+    isAsked = true
     await expect(page.getByRole('heading', { name: 'What decides the end' })).toBeVisible({ timeout: 60_000 })
     await expect(wrongs(page)).toHaveCount(0)
   })
