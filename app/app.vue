@@ -19,6 +19,8 @@ const theme = useTheme()
 useCommonKeys()
 provide(LENGTHS, preferences)
 watchEffect(() => theme.change(preferences.theme))
+// On the page itself: dialogs and lists stand outside the application's own element.
+watchEffect(() => document.documentElement.style.setProperty('--figures', String(preferences.figureScale)))
 
 // Who is signed in may have changed meanwhile.
 const router = useRouter()

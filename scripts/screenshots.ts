@@ -20,7 +20,7 @@ import { startServer } from './lib/server.mjs'
 const DESK = { width: 1280, height: 800 }
 const PHONE = { width: 360, height: 740 }
 const bankSide = demoJobs().at(-1)!.name
-const ENTRANCE = 'Lane entrance, gate and slab'
+const ENTRANCE = 'Lane entrance, the gate drops'
 const ORCHARD = 'Orchard side, mended in March'
 const POURED = 'Nine posts and a gate, poured today'
 /** The same case in every picture. */

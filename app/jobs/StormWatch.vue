@@ -3,8 +3,8 @@ import { computed, ref } from 'vue'
 import { saveFile } from '~/exchange/files'
 import { timeWords } from '~/pours/pourWords'
 import { usePreferencesStore } from '~/session/preferences'
-import type { StormPost } from '~~/core/storm/watch'
 import type { StormJob } from '~~/shared/contract'
+import { stormRows, type StormRow } from './stormRows'
 
 /** What the wind of the next four days may bring down, where and when, and what to do about it. */
 const { jobs, now } = defineProps<{ jobs: readonly StormJob[]; now: number }>()
@@ -14,54 +14,14 @@ const NAMED = 3
 const isOpen = ref(false)
 const shown = computed(() => (isOpen.value ? jobs : jobs.slice(0, NAMED)))
 
-const percent = (chance: number) => (chance > 0.95 ? 'almost surely' : `${Math.round(chance * 100)} in 100`)
-const when = (at: number) => timeWords(at, now)
-const WHY: Record<StormPost['why'], string> = {
-  green: 'its concrete is green',
-  propped: 'green, on its props',
-  gone: 'has given way already',
-  standing: 'as it stands',
-}
-function todo({ chance, why }: StormPost): string {
-  if (why === 'green' || why === 'propped') return 'prop both faces, tie it back, panels off until it is hard'
-  return chance > 0.5 ? 'take the panels out, tie them down, warn the owner' : 'prop it and tie it back'
-}
-const against = ({ gust, over, why }: StormPost) =>
-  why === 'gone'
-    ? `${preferences.measures.gust(gust)}, ${WHY[why]}`
-    : `${preferences.measures.gust(gust)} against ${preferences.measures.gust(over)}, ${WHY[why]}`
-
-interface Row {
-  key: string
-  posts: string[]
-  chance: string
-  says: string
-  todo: string
-}
-/** Posts of which the same is said stand in one line. */
-function rowsOf({ posts }: StormJob): Row[] {
-  const rows = new Map<string, Row>()
-  for (const post of posts) {
-    const row: Row = {
-      key: '',
-      posts: [],
-      chance: percent(post.chance),
-      says: `${when(post.at)}: ${against(post)}`,
-      todo: todo(post),
-    }
-    const key = `${row.chance} ${row.says} ${row.todo}`
-    const known = rows.get(key)
-    if (known) known.posts.push(post.post)
-    else rows.set(key, { ...row, key, posts: [post.post] })
-  }
-  return [...rows.values()]
-}
-const words = (row: Row) => `${row.posts.join(', ')}: ${row.chance}, ${row.says}. ${row.todo}`
+const rowsOf = ({ posts }: Pick<StormJob, 'posts'>) =>
+  stormRows(posts, { gust: preferences.measures.gust, time: (at) => timeWords(at, now) })
+const words = (row: StormRow) => `${row.posts.join(', ')}: ${row.chance}, ${row.says}. ${row.todo}`
 const text = computed(() =>
   jobs
     .map(
       ({ name, posts }) =>
-        `${name}\n${rowsOf({ id: '', name, posts })
+        `${name}\n${rowsOf({ posts })
           .map((row) => `  ${words(row)}`)
           .join('\n')}`,
     )
@@ -120,7 +80,7 @@ ul {
 }
 li {
   display: grid;
-  grid-template-columns: minmax(0, 2fr) 112px minmax(0, 3fr) minmax(0, 3fr);
+  grid-template-columns: minmax(0, 2fr) 144px minmax(0, 3fr) minmax(0, 3fr);
   gap: 10px;
   padding: 6px 0;
   border-bottom: 1px solid var(--rule);

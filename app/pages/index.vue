@@ -3,6 +3,7 @@ import { ESTIMATES } from '~/job/words'
 import { navigateTo } from '#imports'
 import { computed, onMounted, ref } from 'vue'
 import { useIntervalFn, useTimeout } from '@vueuse/core'
+import ElsewhereMenu from '~/jobs/ElsewhereMenu.vue'
 import JobEntry from '~/jobs/JobEntry.vue'
 import StormWatch from '~/jobs/StormWatch.vue'
 import WetConcrete from '~/jobs/WetConcrete.vue'
@@ -60,12 +61,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
       <h1 class="title">Jobs</h1>
       <!-- Not in the list below: what is typed into must not scroll out of the page. -->
       <v-text-field v-model="search" class="search" type="search" label="Search the jobs" />
-      <v-btn variant="text" to="/yard">Yard</v-btn>
-      <v-btn variant="text" to="/bench">Bench</v-btn>
-      <v-btn variant="text" to="/practice">Practice</v-btn>
-      <v-btn variant="text" to="/words">Words</v-btn>
-      <v-btn variant="text" to="/people">{{ session.person.value?.name ?? 'People' }}</v-btn>
-      <v-btn variant="text" :aria-pressed="away" @click="away = !away">Put away</v-btn>
+      <ElsewhereMenu v-model:away="away" />
       <span class="grow" />
       <JobWays @made="(id: string) => navigateTo(`/jobs/${id}/walk`)" />
     </header>
@@ -110,7 +106,10 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
             <p v-if="isSettled && jobs?.length === 0">
               {{ none }}
             </p>
-            <p v-else-if="away">What is put away can come back for thirty days.</p>
+            <p v-if="away">
+              What is put away can come back for thirty days.
+              <v-btn variant="text" @click="away = false">Back to the jobs</v-btn>
+            </p>
           </div>
           <JobEntry
             v-else
@@ -175,6 +174,19 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
 @media (max-width: 760px) {
   .jobs {
     padding: 0 14px;
+  }
+  .title {
+    margin-right: auto;
+  }
+  .search {
+    flex: 1 0 100%;
+    order: 1;
+  }
+  .grow {
+    display: none;
+  }
+  .head :deep(.ways) {
+    order: 2;
   }
 }
 </style>

@@ -2,11 +2,14 @@
 import type { Label } from '~/picture/model/labels'
 
 /** Figures, notes and names of the drawing, each where it found its place. */
-defineProps<{ labels: Label[] }>()
+const { labels, scale = 1 } = defineProps<{
+  labels: Label[]
+  /** Of the letters against the usual ones. */ scale?: number
+}>()
 </script>
 
 <template>
-  <g class="labels">
+  <g class="labels" :style="{ '--letters': scale }">
     <g v-for="label in labels" :key="label.key">
       <line
         v-if="label.pointsAt"
@@ -30,7 +33,7 @@ line {
 }
 text {
   font-weight: 600;
-  font-size: 15px;
+  font-size: calc(15px * var(--letters));
   fill: var(--ink);
   paint-order: stroke;
   stroke: var(--paper);
@@ -39,7 +42,7 @@ text {
 }
 .dimension {
   font-family: var(--measure);
-  font-size: 17px;
+  font-size: calc(17px * var(--letters));
 }
 .name {
   font-family: var(--measure);

@@ -16,6 +16,7 @@ import PlumbRose from './PlumbRose.vue'
 import RunningTape from './RunningTape.vue'
 import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
+import { usePreferencesStore } from '~/session/preferences'
 import { row } from '~~/core/tables/tables'
 import { px, svgPoints } from '~/picture/model/viewport'
 
@@ -26,6 +27,7 @@ import { px, svgPoints } from '~/picture/model/viewport'
  */
 const props = defineProps<{ still?: boolean; building?: boolean; pullsHole?: boolean; strings?: boolean }>()
 const view = useJobView()
+const preferences = usePreferencesStore()
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 const { enlarge, scale } = useDrawing()
@@ -165,7 +167,7 @@ useGestures(frame, () => !props.still, {
           :dimension="dimension"
           :viewport="viewport"
         />
-        <DrawingLabels :labels="model.labels.value" />
+        <DrawingLabels :labels="model.labels.value" :scale="preferences.figureScale" />
       </g>
       <text
         :x="width - 10"

@@ -180,7 +180,7 @@ export function useDrawingModel({ width, height, pan, held, building, pulling, s
   const stringNameBox = computed(() => {
     const x = width.value - 10 - shift.value
     const y = viewport.value.groundY - stringAtEdge.value * scale.value - 8
-    return boxOf({ x, y, text: 'string', style: 'name', anchor: 'end' })
+    return boxOf({ x, y, text: 'string', style: 'name', anchor: 'end' }, preferences.figureScale)
   })
   const labels = computed(() => {
     const corner = {
@@ -204,7 +204,7 @@ export function useDrawingModel({ width, height, pan, held, building, pulling, s
         ),
       ],
       [
-        boxOf({ ...corner, x: 12 - shift.value }),
+        boxOf({ ...corner, x: 12 - shift.value }, preferences.figureScale),
         ...grips.value.map(({ x, y }) => ({
           left: x - shift.value - GRIP_SEEN,
           right: x - shift.value + GRIP_SEEN,
@@ -218,6 +218,7 @@ export function useDrawingModel({ width, height, pan, held, building, pulling, s
         { left: -FAR, right: FAR, top: -FAR, bottom: 0 },
         { left: -FAR, right: FAR, top: height.value, bottom: FAR },
       ],
+      preferences.figureScale,
     )
   })
 

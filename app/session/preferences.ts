@@ -15,6 +15,9 @@ import type { ThemeName } from '~/theme'
 const FEET_AND_INCHES = /-(US|LR|MM)$/i
 const guessedUnits = (): LengthSystem => (FEET_AND_INCHES.test(navigator.language) ? 'feet-inches' : 'metric')
 
+/** Large figures against the usual ones. */
+const LARGE = 1.3
+
 /** A person's own choices, kept on the device. */
 export const usePreferencesStore = defineStore('preferences', () => {
   const units = useLocalStorage<LengthSystem>('vindex-units', guessedUnits())
@@ -26,6 +29,9 @@ export const usePreferencesStore = defineStore('preferences', () => {
     return { at: new Date().toISOString(), ...(by ? { by } : {}) }
   }
   const theme = useLocalStorage<ThemeName>('vindex-theme', 'paper')
+  /** Figures to be read at arm's length, on the screen and in the drawings. */
+  const isLarge = useLocalStorage('vindex-large-figures', false)
+  const figureScale = computed(() => (isLarge.value ? LARGE : 1))
 
   /** What counts when repairs are weighed against each other, by criterion. */
   const weights = useLocalStorage<Record<string, number>>('vindex-weights', {
@@ -59,6 +65,8 @@ export const usePreferencesStore = defineStore('preferences', () => {
     person,
     signed,
     theme,
+    isLarge,
+    figureScale,
     show,
     showSmall,
     parts,

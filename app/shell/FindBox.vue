@@ -20,7 +20,7 @@ interface Action {
   run: () => unknown
 }
 
-const LIGHTS: Record<ThemeName, string> = { paper: 'Light: paper', dusk: 'Light: dusk', glare: 'Light: glare' }
+const LIGHTS: Record<ThemeName, string> = { paper: 'Light: paper', dusk: 'Light: dusk', glare: 'Light: full sun' }
 const wanted = ref('')
 const marked = ref(0)
 
@@ -29,7 +29,14 @@ const actions = computed<Action[]>(() => [
   { name: 'All jobs', run: () => router.push('/') },
   { name: 'Units: metres or feet and inches', run: preferences.switchUnits },
   { name: 'Volumes: litres or gallons', run: preferences.switchVolumes },
+  {
+    name: `Figures: ${preferences.isLarge ? 'as usual' : 'large'}`,
+    run: () => (preferences.isLarge = !preferences.isLarge),
+  },
   ...THEME_NAMES.map((theme) => ({ name: LIGHTS[theme], run: () => (preferences.theme = theme) })),
+  { name: 'Yard: store, prices, mixes, tools', run: () => router.push('/yard') },
+  { name: 'Bench: one calculation by itself', run: () => router.push('/bench') },
+  { name: 'People: who works here, devices', run: () => router.push('/people') },
   { name: 'Practice: cases and drills', run: () => router.push('/practice') },
   { name: 'List of keys', run: () => finder.show('keys') },
   { name: 'Words of the trade', run: () => router.push('/words') },

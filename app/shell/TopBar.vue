@@ -41,7 +41,14 @@ const isMetric = computed(() => preferences.units === 'metric')
       @click="preferences.switchUnits"
       >{{ isMetric ? 'm' : 'ft in' }}</v-btn
     >
-    <v-btn variant="text" class="find" title="Find or do anything (/)" @click="finder.show('find')">find /</v-btn>
+    <v-btn
+      variant="text"
+      class="find"
+      aria-label="Find or do anything"
+      title="Find or do anything (/)"
+      @click="finder.show('find')"
+      ><span class="word">find /</span><span class="sign" aria-hidden="true">⌕</span></v-btn
+    >
     <WetSign class="on-desk" />
     <SaveSign />
   </header>
@@ -104,15 +111,16 @@ const isMetric = computed(() => preferences.units === 'metric')
     align-items: center;
     font-size: 18px;
   }
-  .find,
-  .undo .word {
+  /* Found by name on a phone. */
+  .units,
+  .word {
     display: none;
   }
-  .undo .sign {
+  .top-bar .sign {
     display: inline;
     font-size: 26px;
   }
-  .units,
+  .find,
   .undo {
     padding: 0;
     min-width: 48px;

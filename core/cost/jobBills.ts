@@ -105,6 +105,16 @@ export const proposedMethods = ({ job, plan }: Pick<PlannedJob, 'job' | 'plan'>)
     }),
   )
 
+/** What is done at each post, by line and post: what was chosen, and what is proposed where nothing was. */
+export function chosenMethods(planned: Pick<PlannedJob, 'job' | 'plan'>): Record<string, string> {
+  const chosen = planned.job.lines.flatMap((line) =>
+    line.posts.flatMap((post) =>
+      post.repair?.method === undefined ? [] : [[`${line.id}/${post.id}`, post.repair.method] as const],
+    ),
+  )
+  return { ...proposedMethods(planned), ...Object.fromEntries(chosen) }
+}
+
 /**
  * The job with other repairs chosen; the holes of each method are kept apart.
  *

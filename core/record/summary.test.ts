@@ -27,11 +27,11 @@ function signed(count: number): Job {
 
 describe('what the list of jobs shows of a record', () => {
   it('is nothing of a job without one', () => {
-    const { entries: _entries, visits: _visits, ...bare } = orchardSide({})
+    const { entries: _entries, visits: _visits, ...bare } = orchardSide()
     expect(recordSummary({ ...bare, lines: [] })).toEqual({})
   })
   it('names the visits with what is left open, and only there', () => {
-    const { visits, watched, teaches } = recordSummary(orchardSide({}))
+    const { visits, watched, teaches } = recordSummary(orchardSide())
     expect(visits![0]).toMatchObject({ why: 'return', open: ['Two clips of the lower rail are still missing.'] })
     expect(visits![1]).not.toHaveProperty('open')
     expect(watched).toEqual([{ post: 'O3', since: expect.any(Number) }])

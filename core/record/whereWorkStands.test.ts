@@ -5,7 +5,7 @@ import type { Job, Post } from '../document/job'
 import { plan } from '../plan/plan'
 import { whereWorkStands } from './whereWorkStands'
 
-const orchard = orchardSide({})
+const orchard = orchardSide()
 const at = (job: Job) => plan(job, tables).posts[whereWorkStands(job, plan(job, tables))]?.post
 const withPost = (job: Job, id: string, post: Partial<Post>): Job => ({
   ...job,

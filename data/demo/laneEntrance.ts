@@ -1,40 +1,28 @@
-import type { Job, Line, Post, Site } from '../../core/document/job'
+import type { Job, Line, Post } from '../../core/document/job'
 import type { Observations } from '../../core/cause/observations'
+import { fence, gardens, rotted, stands, timber } from './setting'
 
-const stands: Observations = { pushPivot: 'nothing-moves', probeAtGround: 0 }
 /** Off plumb across the line, away positive, by a level of 1.2 m. */
 const leaning = (offset: number): Observations => ({ ...stands, lean: { offset, over: 1.2, direction: 90 } })
-const rotted: Observations = { pushPivot: 'at-ground-line', comesUpright: 'easily', probeAtGround: 0.03, onset: 'after-storm' }
 
-const timber: Partial<Post> = {
-  material: 'treated-softwood',
-  section: { shape: 'rectangle', along: 0.1, across: 0.1 },
+const sawn: Partial<Post> = {
+  ...timber,
   length: 2.1,
   ageYears: 11,
-  soil: 'firm-clay',
   footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.55 },
 }
 
-/** Where the lane comes in: a double gate that drops, mesh on a slab, and a box by the road. */
-export const laneEntrance = (site: Site): Job => ({
-  format: 'vindex-job',
-  version: 1,
-  name: 'Lane entrance, gate and slab',
-  site: { ...site, rules: 'halm-lowland' },
-  lines: [fence(), mesh(), box()],
-})
-
-/** Two rotted posts between old ones that lean a little, and a gate on rising ground. */
-function fence(): Line {
+/** Where the lane comes in: two rotted posts between old ones that lean a little, and a gate on rising ground. */
+export function laneEntrance(): Job {
   const leaf = { leafWidth: 1.3, leafMass: 38, hingeSpacing: 0.9, leafHeight: 1.4, hingeGap: 0.018, meetingGap: 0.012 }
   const post = (id: string, station: number, groundLevel: number, own: Partial<Post>): Post => ({
-    ...timber,
+    ...sawn,
     id,
     station,
     groundLevel,
     ...own,
   })
-  return {
+  const line: Line = {
     id: 'E',
     name: 'Lane entrance',
     kind: 'close-boarded',
@@ -61,75 +49,9 @@ function fence(): Line {
         carriesString: true,
         hardAgainst: 'paving',
         paving: { along: 0.4, across: 0.4, joint: 0.005, thickness: 0.04, x: 0.2, y: 0.39 },
-        observations: stands,
+        observations: { pushPivot: 'panel-only', probeAtGround: 0, fixings: 'loose-rails' },
       }),
     ],
   }
-}
-
-/** An enclosure of mesh on the slab of the old pump house, whose anchors pulled out at one post. */
-function mesh(): Line {
-  const steel: Partial<Post> = {
-    material: 'steel',
-    section: { shape: 'tube', diameter: 0.06, wall: 0.003 },
-    length: 1.8,
-    ageYears: 9,
-    soil: 'firm-clay',
-    duty: 'plate-mounted',
-    footing: { kind: 'plate' },
-    slab: { thickness: 0.12, sound: true, edge: 0.14 },
-    observations: { pushPivot: 'nothing-moves' },
-  }
-  return {
-    id: 'M',
-    name: 'Pump slab',
-    kind: 'mesh',
-    height: 1.8,
-    length: 5.8,
-    remainingYears: 15,
-    posts: [
-      { ...steel, id: 'M1', station: 0 },
-      {
-        ...steel,
-        id: 'M2',
-        station: 2.9,
-        observations: { pushPivot: 'at-plate' },
-        mesh: { opening: 2.84, diamond: 0.05, fitting: 0.05, slabOver: 0.06, cup: 0.012 },
-        plate: {
-          diameter: 0.012,
-          front: 0.14,
-          thickness: 0.008,
-          old: [
-            { at: [-0.028, -0.04], diameter: 0.012, sound: true },
-            { at: [0.052, -0.04], diameter: 0.012, sound: true },
-            { at: [0.052, 0.04], diameter: 0.012, sound: true },
-            { at: [-0.028, 0.04], diameter: 0.012, sound: true },
-            { at: [0.012, 0.1], diameter: 0.012, sound: false },
-          ],
-        },
-      },
-      { ...steel, id: 'M3', station: 5.8 },
-    ],
-  }
-}
-
-/** The parcel box of the gardens, at the road. */
-function box(): Line {
-  return {
-    id: 'P',
-    name: 'Parcel box',
-    kind: 'single',
-    height: 1.3,
-    posts: [
-      {
-        ...timber,
-        id: 'P1',
-        station: 0,
-        duty: 'roadside-box',
-        box: { width: 0.4, height: 0.35 },
-        roadside: { setBack: 0.18, faceToPost: 0.22, slot: 1.1, slotAbovePlate: 0.12, higher: 0.08 },
-        observations: { ...rotted },
-      },
-    ],
-  }
+  return fence('Lane entrance, the gate drops', { ...gardens, rules: 'halm-lowland' }, line)
 }

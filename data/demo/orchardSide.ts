@@ -1,4 +1,5 @@
-import type { Entry, Job, Line, Post, Reading, Site } from '../../core/document/job'
+import type { Entry, Job, Line, Post, Reading } from '../../core/document/job'
+import { BY, gardens, fence, run, stands, timber } from './setting'
 
 /*
  * A post that was said to be rotten and stood in cracked concrete, mended and signed off in spring, looked at since:
@@ -6,7 +7,6 @@ import type { Entry, Job, Line, Post, Reading, Site } from '../../core/document/
  */
 
 const AT = { line: 'O', post: 'O3' } as const
-const BY = 'Wren'
 
 const entry = (id: string, at: string, kind: Entry['kind'], value: unknown, more: Partial<Entry> = {}): Entry =>
   ({ id: `orchard-${id}`, at, by: BY, ...AT, kind, value, ...more }) as Entry
@@ -81,17 +81,8 @@ const mended: Partial<Post> = {
   },
 }
 
-/** @param site where the gardens lie */
-export function orchardSide(site: Site): Job {
-  const common: Partial<Post> = {
-    material: 'treated-softwood',
-    section: { shape: 'rectangle', along: 0.1, across: 0.1 },
-    length: 2.4,
-    ageYears: 11,
-    soil: 'firm-clay',
-    footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.55 },
-    observations: { pushPivot: 'nothing-moves', probeAtGround: 0 },
-  }
+/** Mended in spring and looked at since: it leans again. */
+export function orchardSide(): Job {
   const line: Line = {
     id: 'O',
     name: 'Orchard side',
@@ -100,20 +91,20 @@ export function orchardSide(site: Site): Job {
     gap: 0.05,
     length: 16.8,
     remainingYears: 10,
-    posts: Array.from({ length: 8 }, (_, i) => ({
-      id: `O${i + 1}`,
-      station: Math.round(i * 2.4 * 1e3) / 1e3,
-      ...common,
-      ...(i === 2 ? mended : {}),
-      ...(i === 5 ? { footing: { kind: 'concrete' as const, diameter: 0.2, top: 0.05, bottom: 0.45 } } : {}),
-    })),
+    posts: run(
+      { letter: 'O', count: 8, bay: 2.4 },
+      {
+        ...timber,
+        length: 2.4,
+        ageYears: 11,
+        footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.55 },
+        observations: stands,
+      },
+      { 3: mended, 6: { footing: { kind: 'concrete', diameter: 0.2, top: 0.05, bottom: 0.45 } } },
+    ),
   }
   return {
-    format: 'vindex-job',
-    version: 1,
-    name: 'Orchard side, mended in March',
-    site,
-    lines: [line],
+    ...fence('Orchard side, mended in March', gardens, line),
     entries,
     visits: [
       { id: 'orchard-quarter', posts: ['O3'], due: '2026-06-12T08:50:00Z', why: 'months-3', doneAt: '2026-06-14T10:15:00Z', by: BY },

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { calculations } from '../../core/calc/registry'
-import { expectUsable, open, PHONE, tabTo } from './steps'
+import { expectUsable, goElsewhere, open, PHONE, tabTo } from './steps'
 
 /* The bench: every named calculation as a form with its drawing, without a job. */
 
@@ -9,7 +9,7 @@ const figure = (page: import('@playwright/test').Page, name: string) =>
 
 test('every calculation has its form, its answer, its drawing, its source and its example', async ({ page }) => {
   await open(page, '/')
-  await page.getByRole('link', { name: 'Bench' }).click()
+  await goElsewhere(page, 'Bench')
   const list = page.getByRole('navigation', { name: 'Calculations' })
   for (const { name, source } of calculations) {
     const words = name.replaceAll('-', ' ')

@@ -8,7 +8,7 @@ import { freePort, startDatabase } from '../../scripts/lib/database.mjs'
 import { state } from '../../scripts/lib/paths.mjs'
 import { recreate } from '../../scripts/lib/schemas.mjs'
 import { startServer } from '../../scripts/lib/server.mjs'
-import { answer, expectSaved, expectUsable, importJob, saveSign, trialJob } from './steps'
+import { answer, expectSaved, expectUsable, goElsewhere, importJob, saveSign, trialJob } from './steps'
 
 /* A firm that works with accounts: a server and a database of these tests' own. One person after the other comes in. */
 
@@ -63,7 +63,7 @@ test('the demo is open to this machine and says so, until the first account is m
   lead = await newDevice(browser)
   await lead.goto('/')
   await expect(lead.getByText('Open to this machine alone', { exact: false })).toBeVisible()
-  await lead.getByRole('link', { name: 'People' }).click()
+  await goElsewhere(lead, 'People')
   await lead.getByRole('link', { name: 'Make the first account' }).click()
   await expect(lead.getByRole('heading', { name: 'The first account' })).toBeVisible()
   await lead.getByRole('button', { name: 'Make the first account' }).click()
@@ -79,7 +79,9 @@ test('the demo is open to this machine and says so, until the first account is m
   await fill(lead, { Password: GOOD })
   await lead.getByRole('button', { name: 'Make the first account' }).click()
   await expect(jobsOf(lead)).toBeVisible()
+  await lead.getByRole('button', { name: 'Elsewhere' }).click()
   await expect(lead.getByRole('link', { name: 'Wren' })).toBeVisible()
+  await lead.keyboard.press('Escape')
   await expect(lead.getByText('Open to this machine alone', { exact: false })).toBeHidden()
 })
 

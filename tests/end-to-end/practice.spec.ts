@@ -3,7 +3,7 @@ import { drawCase, type PracticeCase } from '../../core/practice/case'
 import { DRILLS, drillOf } from '../../core/practice/drills'
 import { bestMove, LONGEST_LINE } from '../../core/practice/search'
 import { tables } from '../../data/tables'
-import { expectUsable, open, PHONE, tabTo } from './steps'
+import { expectUsable, goElsewhere, open, PHONE, tabTo } from './steps'
 
 /* Practice: a case is looked at for minutes, committed to, and reckoned up; drills; how often right. */
 
@@ -52,7 +52,7 @@ const methodName = (method: string) =>
 test('the best line of a case scores all but everything, and is kept in the table', async ({ page }) => {
   await withCase(page)
   await open(page, '/')
-  await page.getByRole('link', { name: 'Practice' }).click()
+  await goElsewhere(page, 'Practice')
   await expect(page.getByText(/^45 of 45 minutes left/)).toBeVisible()
   await expect(page.getByText(new RegExp(`Somebody complains of ${known.post}`))).toBeVisible()
   const { checks, method } = bestLine()

@@ -64,6 +64,12 @@ export async function startPour(page: Page): Promise<void> {
 }
 
 /** Searches the jobs, until the list has nothing else left: what moves under the mouse is not hit. */
+/** To what there is beside the jobs, from their list. */
+export async function goElsewhere(page: Page, place: string): Promise<void> {
+  await page.getByRole('button', { name: 'Elsewhere' }).click()
+  await page.getByRole('list', { name: 'Elsewhere' }).getByRole('link', { name: place }).click()
+}
+
 export async function searchJobs(page: Page, words: string): Promise<void> {
   await page.getByLabel('Search the jobs').fill(words)
   await expect(page.getByRole('main').getByRole('link').filter({ hasNotText: words })).toHaveCount(0)

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { expect, test, type Page } from '@playwright/test'
 import type { Job } from '../../core/document/job'
 import { demoJobs } from '../../data/demo/jobs'
-import { expectSaved, expectUsable, importJob, open, PHONE, searchJobs } from './steps'
+import { expectSaved, expectUsable, goElsewhere, importJob, open, PHONE, searchJobs } from './steps'
 
 /* A week with one fence of six broken posts: offered, taken, loaded, mended, and reckoned up. */
 
@@ -28,7 +28,7 @@ const toJobs = async (page: Page) => {
 }
 const toYard = async (page: Page) => {
   await toJobs(page)
-  await page.getByRole('link', { name: 'Yard', exact: true }).click()
+  await goElsewhere(page, 'Yard')
   await expect(page.getByRole('heading', { name: 'Yard' })).toBeVisible()
 }
 const toJob = async (page: Page) => {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { expectUsable, open, PHONE } from './steps'
+import { expectUsable, goElsewhere, open, PHONE } from './steps'
 
 /* Words of the trade, each with its drawing, found by their name. */
 
@@ -23,7 +23,7 @@ test('by phone each word has its drawing, none wider than the screen', async ({ 
   const context = await browser.newContext({ ...PHONE, baseURL: baseURL! })
   const page = await context.newPage()
   await open(page, '/')
-  await page.getByRole('link', { name: 'Words' }).click()
+  await goElsewhere(page, 'Words')
   await expect(page.getByRole('term').first()).toBeVisible()
   const terms = await page.getByRole('term').count()
   expect(terms).toBeGreaterThan(25)

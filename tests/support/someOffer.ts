@@ -1,7 +1,6 @@
-import { jobBills, withMethods } from '../../core/cost/jobBills'
-import { lineBill } from '../../core/cost/lineBill'
 import type { Job } from '../../core/document/job'
-import { OFFER_FORMAT, offerOption, type OfferDraft, type OfferOption } from '../../core/offer/offer'
+import { OFFER_FORMAT, type OfferDraft, type OfferOption } from '../../core/offer/offer'
+import { optionOfJob } from '../../core/offer/ofJob'
 import { plan } from '../../core/plan/plan'
 import { linesDrawing } from '../../core/report/lineDrawing'
 import { resolveJob } from '../../core/resolve/resolve'
@@ -24,15 +23,15 @@ export function someOption(
   methods: Readonly<Record<string, string>>,
   { rows = catalogue, settings = costSettings, currency = 'EUR' }: Terms = {},
 ): OfferOption {
-  const changed = withMethods(job, methods)
-  const planned = { job: changed, resolved: resolveJob(changed, tables), plan: plan(changed, tables) }
-  const bills = jobBills(planned, tables)
-  const bill = lineBill(
-    bills.flatMap(({ lines }) => lines),
-    { visits: 2, hires: { 'hire/mixer': 1 } },
-    { catalogue: rows, settings, currency: currencies.find(({ code }) => code === currency)! },
-  )
-  return offerOption(name, { bill, bills, visits: 2 }, settings, (gust) => `${gust.toFixed(0)} m/s`)
+  return optionOfJob(job, name, methods, {
+    visits: 2,
+    hires: { 'hire/mixer': 1 },
+    catalogue: rows,
+    settings,
+    currency: currencies.find(({ code }) => code === currency)!,
+    tables,
+    show: (gust) => `${gust.toFixed(0)} m/s`,
+  })
 }
 
 /** The storm-broken fence of the demo with two ways of mending all of its broken posts. */

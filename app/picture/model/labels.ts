@@ -36,9 +36,12 @@ const TYPE: Record<LabelStyle, { size: number; letter: number }> = {
 }
 const AIR = 3
 
-export function boxOf({ x, y, text, style, anchor }: Pick<Label, 'x' | 'y' | 'text' | 'style' | 'anchor'>): Box {
-  const { size, letter } = TYPE[style]
-  const width = text.length * letter
+export function boxOf(
+  { x, y, text, style, anchor }: Pick<Label, 'x' | 'y' | 'text' | 'style' | 'anchor'>,
+  scale = 1,
+): Box {
+  const size = TYPE[style].size * scale
+  const width = text.length * TYPE[style].letter * scale
   const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2
   return { left: left - AIR, right: left + width + AIR, top: y - size, bottom: y + AIR }
 }
@@ -49,14 +52,15 @@ const overlap = (a: Box, b: Box) => a.left < b.right && b.left < a.right && a.to
  * Labels that fit, in the order of their weight: the first in the list are placed first.
  *
  * @param reserved places that are taken already
+ * @param scale    of the letters against the usual ones
  * @returns those that found a place, none over another
  */
-export function placeLabels(labels: readonly Label[], reserved: readonly Box[] = []): Label[] {
+export function placeLabels(labels: readonly Label[], reserved: readonly Box[] = [], scale = 1): Label[] {
   const taken: Box[] = [...reserved]
   return labels.flatMap((label) => {
     for (const [dx, dy] of [[0, 0] as const, ...label.moves]) {
-      const moved = { ...label, x: px(label.x + dx), y: px(label.y + dy) }
-      const box = boxOf(moved)
+      const moved = { ...label, x: px(label.x + dx * scale), y: px(label.y + dy * scale) }
+      const box = boxOf(moved, scale)
       if (taken.some((other) => overlap(box, other))) continue
       taken.push(box)
       return [moved]

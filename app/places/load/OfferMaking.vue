@@ -4,6 +4,7 @@ import { useForm } from 'vee-validate'
 import { array, object, string } from 'yup'
 import { usePreferencesStore } from '~/session/preferences'
 import { useYard } from '~/yard/useYard'
+import { USUAL_SENTENCES } from '~~/core/offer/ofJob'
 import { AS_CHOSEN, dayIn, useOffers, type WantedOption } from './useOffers'
 
 /** An offer before it is made: which ways stand side by side, for whom, until when, and what goes without saying. */
@@ -28,11 +29,9 @@ const form = useForm({
     validUntil: dayIn(reckoning.value.validDays),
     person: preferences.person,
     options: [{ name: nameOf(AS_CHOSEN), way: AS_CHOSEN }] as WantedOption[],
-    included: 'Material, work, travel and what is hired, as listed.\nWhat is dug out is taken away, as listed.',
-    excluded:
-      'Rotten rails, boards and panels that show on the way: each is shown and agreed before it is replaced.\nRock, and pipes or cables that nobody told us of.',
-    cautions:
-      'Keep away from a leaning fence in wind until it is mended.\nFresh concrete is left alone until we say that it carries.',
+    included: USUAL_SENTENCES.included.join('\n'),
+    excluded: USUAL_SENTENCES.excluded.join('\n'),
+    cautions: USUAL_SENTENCES.cautions.join('\n'),
   },
   validationSchema: object({
     customer: string().max(200),

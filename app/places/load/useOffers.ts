@@ -9,7 +9,7 @@ import { offers as kept } from '~/sync/device'
 import { newIdentity } from '~/sync/identity'
 import type { DeviceOffer } from '~/sync/storage'
 import { useYard } from '~/yard/useYard'
-import { jobBills, proposedMethods, withMethods } from '~~/core/cost/jobBills'
+import { chosenMethods, jobBills, withMethods } from '~~/core/cost/jobBills'
 import { lineBill, piecesOf } from '~~/core/cost/lineBill'
 import { usualVisits } from '~~/core/cost/stands'
 import { OFFER_FORMAT, offerOption, type OfferDraft, type OfferOption } from '~~/core/offer/offer'
@@ -54,16 +54,7 @@ function createOffers(session: ReturnType<typeof useJobSession>, view: JobView) 
   void refresh()
 
   /** Posts that are worked on, with what was chosen or is proposed. */
-  const asChosen = computed<Record<string, string>>(() => {
-    const { planned } = cost
-    if (!planned.value) return {}
-    const chosen = planned.value.job.lines.flatMap((line) =>
-      line.posts.flatMap((post) =>
-        post.repair?.method === undefined ? [] : [[`${line.id}/${post.id}`, post.repair.method] as const],
-      ),
-    )
-    return { ...proposedMethods(planned.value), ...Object.fromEntries(chosen) }
-  })
+  const asChosen = computed<Record<string, string>>(() => (cost.planned.value ? chosenMethods(cost.planned.value) : {}))
   /** Ways that one of those posts allows at least. */
   const ways = computed(() => {
     const counts = new Map<string, { name: string; posts: number }>()
