@@ -56,7 +56,7 @@ function set(key: string, value: unknown): void {
 </script>
 
 <template>
-  <article :aria-label="calculation.name.replaceAll('-', ' ')">
+  <article class="legible" :aria-label="calculation.name.replaceAll('-', ' ')">
     <h2>{{ calculation.name.replaceAll('-', ' ') }}</h2>
     <p class="says">{{ calculation.says.replaceAll('`', '') }}</p>
     <div class="sides">

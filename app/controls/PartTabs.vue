@@ -19,6 +19,14 @@ const shown = defineModel<T>({ required: true })
 .part-tabs {
   border-bottom: 1.5px solid var(--ink);
 }
+.part-tabs :deep(.v-tab) {
+  min-width: 0;
+}
+@media (max-width: 760px) {
+  .part-tabs :deep(.v-tab) {
+    padding: 0 8px;
+  }
+}
 .shown {
   overflow: visible;
 }

@@ -26,6 +26,7 @@ const bar = computed(() => {
   if (lean === undefined || over === undefined) return undefined
   return { left: at(lean), width: `${((props.place(over) - props.place(lean)) * 100).toFixed(2)}%` }
 })
+const isFlipped = computed(() => props.row.over !== undefined && props.place(props.row.over) > FLIP_BEYOND)
 const marks = computed(() =>
   (['lean', 'over'] as const).flatMap((kind) => {
     const gust = props.row[kind]
@@ -61,8 +62,8 @@ const marks = computed(() =>
       <span
         v-else-if="row.weakest && row.over !== undefined"
         class="weakest"
-        :class="{ flip: place(row.over) > FLIP_BEYOND }"
-        :style="{ left: at(row.over) }"
+        :class="{ flip: isFlipped }"
+        :style="{ left: at(row.over), maxWidth: isFlipped ? at(row.over) : `calc(100% - ${at(row.over)})` }"
       >
         {{ row.weakest }}
       </span>
@@ -182,6 +183,8 @@ button.line {
   top: 3px;
   font-size: 14px;
   white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
   margin-left: -6px;
 }
 .weakest.flip {

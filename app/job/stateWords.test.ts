@@ -56,7 +56,7 @@ describe('one sentence on a post', () => {
 })
 
 describe('a sound post that is to become more than it is', () => {
-  const target = { gust: 40, returnYears: 50, leanGust: 30, leanReturnYears: 10, gust50: 40 }
+  const target = { gust: 40, returnYears: 50, leanGust: 30, leanReturnYears: 10, gust50: 40, by: 'years' as const }
   const show = (gust: number) => `${Math.round(gust)} m/s`
   type Shown = Pick<PostPlan, 'standing' | 'recommended'>
   const standing = (holdingGust: number, leanGust: number): Shown => ({

@@ -35,9 +35,11 @@ const places = computed(() => [
 .places :deep(.v-list-item-title) {
   font-size: 18px;
   font-weight: 600;
+  line-height: 1.3;
 }
 .places :deep(.v-list-item-subtitle) {
   font-size: 15px;
+  line-height: 1.3;
   opacity: 1;
   color: var(--soft-ink);
 }

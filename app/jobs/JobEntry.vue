@@ -13,7 +13,7 @@ const waiting = computed(() => waitingOf(job.id))
 </script>
 
 <template>
-  <div class="entry">
+  <div class="entry legible">
     <component :is="away ? 'div' : NuxtLink" :to="away ? undefined : `/jobs/${job.id}/look`" class="job">
       <span class="names"
         ><strong>{{ job.name }}</strong

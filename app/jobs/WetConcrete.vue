@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { leftWords, stageWords, timeWords } from '~/pours/pourWords'
 import { useForecast } from '~/weather/useForecast'
 import { pourClock } from '~~/core/pour/clock'
+import { loadsOf } from '~~/core/pour/loads'
 import { airOf } from '~~/core/weather/forecast'
 import { useTables } from '~/yard/useYard'
 import type { ListedJob } from '~~/shared/contract'
@@ -24,10 +25,16 @@ const clocks = computed(() => {
     .filter(({ stage, milestones }) => stage !== 'set' || milestones.some(({ latest }) => (latest ?? Infinity) > now))
     .sort((a, b) => (a.stiff ?? Infinity) - (b.stiff ?? Infinity))
 })
+/** What matters at its post; of a summary of before that says nothing of it: at a post of a fence. */
+function loadsAt(id: string) {
+  const { duties, kind, method } = job.summary.pours?.find((pour) => pour.id === id)?.carries ?? { duties: [] }
+  return loadsOf(duties, kind ?? 'close-boarded', method)
+}
 const rows = computed(() =>
   clocks.value.map((clock) => {
     const { value, unit } = leftWords(clock.minutesLeft)
-    const next = clock.milestones.find(({ latest }) => (latest ?? Infinity) > now)
+    const wanted = loadsAt(clock.pour.id)
+    const next = clock.milestones.find(({ key, latest }) => (latest ?? Infinity) > now && wanted.includes(key))
     return {
       post: clock.pour.post,
       isWet: clock.stage !== 'set',

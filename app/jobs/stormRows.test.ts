@@ -25,7 +25,7 @@ describe('what a storm may bring down', () => {
     expect(stormRows(all, show)).toMatchObject([
       { posts: ['L3'], chance: 'almost surely', says: 'Tue 01:00: 21 m/s, has given way already' },
       {
-        posts: ['L12', 'L5', 'L1'],
+        posts: ['L1', 'L5', 'L12'],
         chance: '77 to 94 in 100',
         says: 'Tue 01:00: 21 m/s against 15 m/s to 18 m/s, as it stands',
       },

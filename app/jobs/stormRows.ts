@@ -14,6 +14,8 @@ const WHY: Record<StormPost['why'], string> = {
   gone: 'has given way already',
   standing: 'as it stands',
 }
+/** B9 before B10. */
+const byName = new Intl.Collator('en', { numeric: true })
 /** From here on it is called sure. */
 const SURE = 0.95
 
@@ -45,7 +47,7 @@ export function stormRows(
     const against = why === 'gone' ? '' : ` against ${[...new Set([holds[0], holds.at(-1)])].join(' to ')}`
     return {
       key,
-      posts: all.map(({ post }) => post),
+      posts: all.map(({ post }) => post).sort(byName.compare),
       chance: chanceWords(all.map(({ chance }) => chance)),
       says: `${show.time(at)}: ${show.gust(gust)}${against}, ${WHY[why]}`,
       todo: todoOf(all[0]!),

@@ -68,7 +68,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
     <main class="list">
       <v-virtual-scroll :items="rows" :item-height="140" height="100%">
         <template #default="{ item: job, index }">
-          <div v-if="!job">
+          <div v-if="!job" class="legible">
             <StorageNotice />
             <p v-if="!isSettled" role="status">Reading the jobs …</p>
             <p v-if="failure" class="caution" role="alert">

@@ -27,7 +27,7 @@ onMounted(session.refresh)
 <template>
   <div class="people-page">
     <PageHead title="People" />
-    <main>
+    <main class="legible">
       <template v-if="session.isOpen.value">
         <p class="note">
           No account is made yet. The jobs are open, to this machine alone: the server listens to nobody else, and asks

@@ -34,8 +34,8 @@ const caseKey = computed(() => `${practice.inHand.value.seed} ${practice.inHand.
       <PartTabs v-model="part" label="Parts of practice" :tabs="PARTS">
         <main class="part">
           <PracticeCase v-if="part === 'case'" :key="caseKey" />
-          <PracticeDrills v-else-if="part === 'drills'" class="plain" />
-          <PracticeHistory v-else class="plain" />
+          <PracticeDrills v-else-if="part === 'drills'" class="plain legible" />
+          <PracticeHistory v-else class="plain legible" />
         </main>
       </PartTabs>
     </div>

@@ -24,7 +24,7 @@ onMounted(async () => {
       <v-spacer />
       <v-text-field v-model="search" type="search" label="Search the words" hide-details class="search" />
     </PageHead>
-    <main>
+    <main class="legible" tabindex="0">
       <p v-if="shown.length === 0">No word of that kind. Try what it looks like, or what it does.</p>
       <dl v-else>
         <div v-for="each in shown" :id="`word-${slug(each.word)}`" :key="each.word" class="word" tabindex="-1">
@@ -56,7 +56,7 @@ main {
 }
 dl {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
   gap: 24px;
   margin: 0;
 }

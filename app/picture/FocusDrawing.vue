@@ -23,9 +23,15 @@ import { px, svgPoints } from '~/picture/model/viewport'
 /**
  * The chosen post in the middle as a full section, its neighbours left and right, in true scale.
  * `still` for a page that scrolls past it; `building` where posts are moved and bays measured out; `pullsHole` where the
- * hole has grips to pull on; `strings` where both of them are drawn with the gaps to be read.
+ * hole has grips to pull on; `strings` where both of them are drawn with the gaps to be read; `also` is said of it beside what is drawn.
  */
-const props = defineProps<{ still?: boolean; building?: boolean; pullsHole?: boolean; strings?: boolean }>()
+const props = defineProps<{
+  still?: boolean
+  building?: boolean
+  pullsHole?: boolean
+  strings?: boolean
+  also?: string
+}>()
 const view = useJobView()
 const preferences = usePreferencesStore()
 const frame = useTemplateRef<HTMLElement>('frame')
@@ -91,7 +97,7 @@ useGestures(frame, () => !props.still, {
       :width="width"
       :height="height"
       role="img"
-      :aria-label="model.words.value"
+      :aria-label="[model.words.value, also].filter(Boolean).join('; ')"
     >
       <DrawingPatterns />
       <g class="glide" :class="{ held: panning }" :style="{ transform: `translate(${model.shift.value}px, 0)` }">

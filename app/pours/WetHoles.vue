@@ -5,6 +5,7 @@ import { useJobView } from '~/job/openJob'
 import DrawingPatterns from '~/picture/DrawingPatterns.vue'
 import { sectionSize } from '~~/core/timber/section'
 import { wetHoles, type WetHole } from './model/wetHoles'
+import { usePreferencesStore } from '~/session/preferences'
 import { usePours } from './pours'
 import { useTimes } from './useTimes'
 import { leftWords, stageWords } from './pourWords'
@@ -15,6 +16,7 @@ import { loadsOf } from '~~/core/pour/loads'
 const view = useJobView()
 const { clocks, planned, now } = usePours()
 const { when } = useTimes()
+const { show } = usePreferencesStore()
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 
@@ -72,9 +74,12 @@ const words = computed(() =>
   drawn.value.length === 0
     ? 'Nothing is wet here'
     : drawn.value
-        .map(({ clock, isSet, value, unit, says, due }) =>
-          `${clock.pour.post}: ${isSet ? '' : `${value} ${unit} left, `}${says} ${due}`.trim(),
-        )
+        .map(({ clock, isSet, value, unit, says, due }, i) => {
+          const { hole } = items.value[i]!
+          const size = `a hole ${show(hole.diameter)} wide and ${show(hole.depth)} deep`
+          const gone = `${Math.round(Math.min(1, clock.passed) * 100)} in 100 of its working time gone`
+          return `${clock.pour.post}, ${size}: ${isSet ? '' : `${value} ${unit} left, ${gone}, `}${says} ${due}`.trim()
+        })
         .join('; '),
 )
 </script>

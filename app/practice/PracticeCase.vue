@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { useTemplateRef, watch } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { provideLocalJob } from '~/job/openJob'
 import { storyOf } from './caseWords'
 import FocusDrawing from '~/picture/FocusDrawing.vue'
 import PracticeChecks from './PracticeChecks.vue'
 import PracticeCommit from './PracticeCommit.vue'
 import PracticeReview from './PracticeReview.vue'
-import { usePractice } from './usePractice'
+import { PURSE, usePractice } from './usePractice'
 
 /** One case: the fence as it stands, what may be looked at, and what is committed to. */
 const practice = usePractice()
@@ -18,6 +18,20 @@ function toCommit(): void {
   form?.scrollIntoView({ block: 'center' })
   form?.querySelector('input')?.focus({ preventScroll: true })
 }
+/** What the drawing does not show of it. */
+const also = computed(() => {
+  const { seen } = practice.inHand.value
+  const told = seen.map(([check, showing]) => {
+    const { row, showings } = position.model.checks[check]!
+    const { value } = showings[showing]!
+    return row.words[value] ?? value
+  })
+  const left = Math.max(0, PURSE - practice.spent.value)
+  return [
+    `${left} of ${PURSE} minutes left`,
+    told.length > 0 ? `seen: ${told.join(', ')}` : 'nothing looked at yet',
+  ].join('; ')
+})
 const panel = useTemplateRef<HTMLElement>('panel')
 watch(practice.reviewed, () => panel.value?.scrollTo({ top: 0 }), { flush: 'post' })
 // What was looked at is drawn: the lean, the soft wood.
@@ -35,8 +49,8 @@ watch(
 
 <template>
   <div class="case">
-    <FocusDrawing class="drawing" still />
-    <div ref="panel" class="panel" tabindex="-1">
+    <FocusDrawing class="drawing" still :also="also" />
+    <div ref="panel" class="panel legible" tabindex="-1">
       <p class="story">{{ storyOf(practice.drawn.value, practice.tables.value) }}</p>
       <PracticeReview v-if="practice.reviewed.value" />
       <template v-else>

@@ -16,7 +16,7 @@ const FEET_AND_INCHES = /-(US|LR|MM)$/i
 const guessedUnits = (): LengthSystem => (FEET_AND_INCHES.test(navigator.language) ? 'feet-inches' : 'metric')
 
 /** Large figures against the usual ones. */
-const LARGE = 1.3
+const LARGE = 1.25
 
 /** A person's own choices, kept on the device. */
 export const usePreferencesStore = defineStore('preferences', () => {

@@ -36,5 +36,6 @@ async function start(): Promise<void> {
 }
 .ways {
   display: flex;
+  flex-wrap: wrap;
 }
 </style>

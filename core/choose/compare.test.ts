@@ -6,7 +6,7 @@ import { plan } from '../plan/plan'
 import { STOP_GAPS } from '../repair/methods'
 import { compareWays, criteria, type Criterion } from './compare'
 
-const target = { gust: 40, returnYears: 50, leanGust: 30, leanReturnYears: 10, gust50: 40 }
+const target = { gust: 40, returnYears: 50, leanGust: 30, leanReturnYears: 10, gust50: 40, by: 'years' as const }
 const way = (method: string, holdingGust: number, minutes: number): MethodPlan =>
   ({ method, name: method, allowed: true, holdingGust, minutes }) as MethodPlan
 const two: Criterion[] = [

@@ -251,6 +251,14 @@ describe('small things around a job', () => {
     expect(summary).toMatchObject({ posts: 20, failed: 5, undecided: 5 })
   })
 
+  it('says of what was poured what it is to carry', () => {
+    const poured = demoJobs().find(({ pours }) => pours)!
+    expect(jobSummary(poured, tables.causes).pours).toMatchObject([
+      { post: 'H4', carries: { duties: ['line'], kind: 'hit-and-miss', method: 'beside-the-old' } },
+      { post: 'H3' },
+    ])
+  })
+
   it('names files by letters only', () => {
     expect(jobFileName('Bank side, <b>March</b>')).toBe('bank-side-b-march-b.json')
     expect(jobFileName('***')).toBe('job.json')

@@ -1,8 +1,8 @@
 import type { CauseTables } from '../cause/tables'
 import { leanSlopes } from '../setout/lean'
 import type { Metres } from '../units/types'
-import { postStates, type PostState } from './postState'
-import type { Job, Line, Pour } from './job'
+import { dutiesOf, postStates, type PostState } from './postState'
+import type { Duty, Job, Line, Pour } from './job'
 
 /** A post as the thin line of an overview shows it. */
 export interface PostSummary {
@@ -38,7 +38,10 @@ export interface JobSummary {
 export type SummedPour = Pick<
   Pour,
   'id' | 'line' | 'post' | 'mix' | 'startedAt' | 'temperature' | 'lifts' | 'handsOffAt' | 'stiffAt'
->
+> & {
+  /** What decides what it will carry; a summary of before does not have it. */
+  carries?: { duties: Duty[]; kind?: Line['kind']; method?: string }
+}
 
 /** So many pours are wet or green in one list at most. */
 const POURS = 12
@@ -73,13 +76,13 @@ export function jobSummary(job: Job, causes: CauseTables): JobSummary {
     failed: states.filter((state) => state === 'failed').length,
     undecided: waiting.length,
     waiting: waiting.slice(0, NAMED),
-    ...(job.pours ? { pours: lastPours(job.pours) } : {}),
+    ...(job.pours ? { pours: lastPours(job.pours, job.lines) } : {}),
     ...(job.site?.place === undefined ? {} : { place: job.site.place }),
     ...(job.site?.gust50 === undefined ? {} : { gust50: job.site.gust50 }),
   }
 }
 
-const lastPours = (pours: readonly Pour[]): SummedPour[] =>
+const lastPours = (pours: readonly Pour[], lines: Job['lines']): SummedPour[] =>
   [...pours]
     .sort((a, b) => Date.parse(b.startedAt) - Date.parse(a.startedAt))
     .slice(0, POURS)
@@ -93,4 +96,14 @@ const lastPours = (pours: readonly Pour[]): SummedPour[] =>
       ...(lifts ? { lifts } : {}),
       ...(handsOffAt === undefined ? {} : { handsOffAt }),
       ...(stiffAt === undefined ? {} : { stiffAt }),
+      ...carriedAt(lines, line, post),
     }))
+
+function carriedAt(lines: Job['lines'], lineId: string, postId: string): Pick<SummedPour, 'carries'> {
+  const line = lines.find(({ id }) => id === lineId)
+  const post = line?.posts.find(({ id }) => id === postId)
+  if (!post) return {}
+  const kind = line?.kind === undefined ? {} : { kind: line.kind }
+  const method = post.repair?.method === undefined ? {} : { method: post.repair.method }
+  return { carries: { duties: dutiesOf(post), ...kind, ...method } }
+}

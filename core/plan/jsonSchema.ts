@@ -1,5 +1,6 @@
 import { SOUND } from '../cause/nextChecks'
 import { HOLE_SHAPES } from '../document/vocabulary'
+import { TARGETS } from '../wind/target'
 import { POST_STATES } from '../cause/state'
 import { CAUSES } from '../cause/tables'
 import { OBSERVATION_KEYS } from '../cause/observations'
@@ -151,6 +152,7 @@ const target = object({
   leanGust: number('m/s'),
   leanReturnYears: number('years'),
   gust50: number('m/s'),
+  by: { enum: [...TARGETS] },
 })
 
 const method = object({

@@ -100,13 +100,19 @@ export function planner(
 }
 
 /** What is asked of the repairs of a site, or of one of its lines. */
-function targetOf({ targetReturnYears: returnYears, leanReturnYears, gust50 }: ResolvedSite): Plan['target'] {
+function targetOf({
+  targetReturnYears: returnYears,
+  leanReturnYears,
+  gust50,
+  targetBy: by,
+}: ResolvedSite): Plan['target'] {
   return {
     gust: gustOfReturnPeriod(returnYears, gust50),
     returnYears,
     leanGust: gustOfReturnPeriod(leanReturnYears, gust50),
     leanReturnYears,
     gust50,
+    by,
   }
 }
 

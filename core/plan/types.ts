@@ -19,6 +19,7 @@ import type {
   Years,
 } from '../units/types'
 import type { Experience } from '../wind/experience'
+import type { TargetBy } from '../wind/target'
 import type { LineExperience } from './line/experience'
 import type { Thresholds } from './thresholds'
 import type { Assumption, MeasuredGround } from '../resolve/resolve'
@@ -36,6 +37,7 @@ export interface Plan {
     leanGust: MetresPerSecond
     leanReturnYears: Years
     gust50: MetresPerSecond
+    by: TargetBy
   }
   /** Share of the computed wind that counts, and what the history of a line made of it. */
   experience: Experience & { byLine: Record<string, LineExperience> }

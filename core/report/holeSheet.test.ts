@@ -17,13 +17,15 @@ function sheet(units: 'metric' | 'feet-inches' = 'metric', post: Partial<Post> =
       ...post,
     })),
   )
-  const method = plan(job, tables).posts[1]!.methods.find((each) => each.method === 'new-post-concrete')!
+  const { target, methods } = plan(job, tables).posts[1]!
+  const method = methods.find((each) => each.method === 'new-post-concrete')!
   const { stands } = methodDetail(job, tables, 'A2', method.method)!
   const svg = holeSheetSvg({
     job: 'Beds & borders',
     line: 'Bank side',
     post: 'A2',
     method,
+    target,
     stands,
     tables,
     says: measuresIn(units),
@@ -38,6 +40,7 @@ describe('the sheet of one hole', () => {
     expect(svg).toContain(`${says.length(method.hole!.depth)} deep`)
     expect(svg).toContain(`${method.concrete!.bags.count} bags`)
     expect(svg).toContain(says.volume(method.concrete!.bags.water))
+    expect(svg).toContain('It shall not go over at')
     expect(svg).toContain('local codes and licensed practice decide')
     expect(sheet('feet-inches').svg).toMatch(/&quot; deep/)
   })

@@ -3,7 +3,8 @@ import { orderFigure } from '../items/items'
 import type { Job } from '../document/job'
 import { methodDetail } from '../plan/detail'
 import { plan } from '../plan/plan'
-import type { MethodPlan } from '../plan/types'
+import { targetSentence } from '../plan/targetWords'
+import type { MethodPlan, Plan } from '../plan/types'
 import { thresholdWords } from '../plan/thresholds'
 import type { Solid } from '../repair/solids'
 import { row, type Tables } from '../tables/tables'
@@ -17,6 +18,7 @@ export interface HoleSheet {
   line: string
   post: string
   method: MethodPlan
+  target: Plan['target']
   /** What stands where, and what was met there. */
   stands: readonly Solid[]
   tables: Tables
@@ -91,7 +93,7 @@ function orderWords({ method: { concrete, packed }, tables, says }: HoleSheet): 
 const SMALL = 14
 const LINE = 19
 
-function words({ method, tables, says }: HoleSheet): string[] {
+function words({ method, target, tables, says }: HoleSheet): string[] {
   const { concrete, packed, hole } = method
   const filling = row(tables.fillings, concrete?.filling ?? packed!.filling)
   const height = hole!.footingBottom - hole!.fillTop
@@ -111,7 +113,7 @@ function words({ method, tables, says }: HoleSheet): string[] {
   const paragraphs = [
     ...steps.map((step, i) => `${i + 1}. ${step}`),
     ...(concrete?.warnings ?? []).map((warning) => `! ${warning}`),
-    `It ${holds}${method.holdsTarget ? '.' : ': under the target.'}`,
+    `It ${holds}${method.holdsTarget ? '.' : ': under the target.'} ${targetSentence(target, says.gust)}`,
     'Planning estimates: local codes and licensed practice decide. Hand-dig near marks.',
   ]
   const lines = paragraphs.flatMap((text) => wrapped(text, SHEET.width - 2 * MARGIN, SMALL))
@@ -135,5 +137,14 @@ export function holeSheetOf(job: Job, tables: Tables, postId: string, says: Meas
   const method = post.methods.find((each) => each.method === wanted)
   if (!method?.hole || !(method.concrete ?? method.packed)) return undefined
   const { stands } = methodDetail(ofLine, tables, postId, method.method)!
-  return holeSheetSvg({ job: job.name, line: line.name ?? line.id, post: postId, method, stands, tables, says })
+  return holeSheetSvg({
+    job: job.name,
+    line: line.name ?? line.id,
+    post: postId,
+    method,
+    target: post.target,
+    stands,
+    tables,
+    says,
+  })
 }

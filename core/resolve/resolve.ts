@@ -3,6 +3,7 @@ import { holdsOver, lineTops } from '../setout/topline/lineTops'
 import { row, type Tables } from '../tables/tables'
 import type { Section } from '../timber/section'
 import type { Experience } from '../wind/experience'
+import type { TargetBy } from '../wind/target'
 import type { MeasuredScale } from '../ground/pullTest'
 import type { Metres, Years } from '../units/types'
 import { marksNear } from '../document/marks'
@@ -25,6 +26,8 @@ export type ResolvedSite = Required<Omit<Site, SiteAsked>> &
     name: string
     /** By years, whatever else a line asks for. */
     asked: { targetReturnYears: Years; leanReturnYears?: Years | undefined }
+    /** By what its target was reckoned. */
+    targetBy: TargetBy
   }
 
 /** What pulls say of a soil of a line: see the pull test. */
@@ -151,6 +154,7 @@ function resolveSite(given: Site, { defaults, localRules }: Tables, assumed: Ass
     targetReturnYears,
     leanReturnYears: leanReturnYears(targetReturnYears, given.leanReturnYears, defaults),
     asked: { targetReturnYears, leanReturnYears: given.leanReturnYears },
+    targetBy: 'years',
     season: take(site.season, 'season', 'wet', 'the worse season'),
   }
 }

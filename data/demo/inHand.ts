@@ -108,6 +108,7 @@ export function beeHedge(now: Date): Job {
     startedAt: at(i - 5),
     temperature: 9,
     by: BY,
+    checks: (['along', 'across'] as const).map((face) => ({ at: at(i - 4.6), how: 'level' as const, face, offset: 0.001, over: 1.2 })),
     handsOffAt: at(i - 4.5),
     overnight: ['propped' as const, 'signed' as const],
   }))
@@ -117,7 +118,7 @@ export function beeHedge(now: Date): Job {
 /** Sound posts that leaned slowly over the years were pulled upright in August: has it stayed so? */
 export function nursery(now: Date): Job {
   const at = hoursFrom(now)
-  const done = -92 * 24
+  const done = -96 * 24
   const line: Line = {
     id: 'N',
     name: 'Nursery beds',
@@ -164,8 +165,5 @@ export function nursery(now: Date): Job {
     enter(at(done + 28), 'as-built', { plumb: { along: { how: 'level', offset: 0, over: 1.2 }, across: { how: 'level', offset: 0.001, over: 1.2 } } }),
     enter(at(done + 28.5), 'sign-off', { method: 'brace-and-resettle', name: BY }),
   ]
-  const visits = [
-    { id: 'nursery-quarter', posts: ['N4'], due: at(-24), why: 'months-3' as const, open: ['Read both faces: has it stayed upright?'] },
-  ]
-  return { ...fence('Nursery beds, look again', { ...gardens, exposure: 'sheltered' }, line), entries, visits }
+  return { ...fence('Nursery beds, look again', { ...gardens, exposure: 'sheltered' }, line), entries }
 }

@@ -55,6 +55,12 @@ async function signIn(page: Page, name: string, password = GOOD): Promise<void> 
   await fill(page, { 'Name to sign in with': name, Password: password })
   await page.getByRole('button', { name: 'Sign in', exact: true }).click()
 }
+/** Whose device it is stands among what is elsewhere. */
+async function expectSignedIn(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'Elsewhere' }).click()
+  await expect(page.getByRole('list', { name: 'Elsewhere' }).getByRole('link', { name })).toBeVisible()
+  await page.keyboard.press('Escape')
+}
 const jobsOf = (page: Page) => page.getByRole('heading', { name: 'Jobs' })
 
 test('the demo is open to this machine and says so, until the first account is made by the code', async ({
@@ -79,9 +85,7 @@ test('the demo is open to this machine and says so, until the first account is m
   await fill(lead, { Password: GOOD })
   await lead.getByRole('button', { name: 'Make the first account' }).click()
   await expect(jobsOf(lead)).toBeVisible()
-  await lead.getByRole('button', { name: 'Elsewhere' }).click()
-  await expect(lead.getByRole('link', { name: 'Wren' })).toBeVisible()
-  await lead.keyboard.press('Escape')
+  await expectSignedIn(lead, 'Wren')
   await expect(lead.getByText('Open to this machine alone', { exact: false })).toBeHidden()
 })
 
@@ -104,7 +108,7 @@ test('nobody else is let in any more, and a page that is not ours writes nothing
 })
 
 test('a technician comes by an invitation, and may not change prices or people', async ({ browser }) => {
-  await lead.getByRole('link', { name: 'Wren' }).click()
+  await goElsewhere(lead, 'Wren')
   await lead.getByRole('tab', { name: 'People' }).click()
   // What moves under the mouse is not hit.
   await expect(lead.getByRole('listitem', { name: 'Wren' })).toBeVisible()
@@ -118,13 +122,13 @@ test('a technician comes by an invitation, and may not change prices or people',
   await expect(robin.getByLabel('Your name')).toHaveValue('Robin')
   await fill(robin, { 'Name to sign in with': 'robin', Password: GOOD })
   await robin.getByRole('button', { name: 'Join' }).click()
-  await expect(robin.getByRole('link', { name: 'Robin' })).toBeVisible()
+  await expectSignedIn(robin, 'Robin')
   await expect(robin.getByRole('link', { name: /Bank side after the March storm/ }).first()).toBeVisible()
   expect((await robin.request.get('/api/people')).status()).toBe(403)
   // What the server would refuse is not offered.
   await expect(robin.getByRole('button', { name: /^Put .* away$/ })).toHaveCount(0)
   await expect(lead.getByRole('button', { name: 'Change Wren' })).toBeVisible()
-  await robin.getByRole('link', { name: 'Robin' }).click()
+  await goElsewhere(robin, 'Robin')
   await expect(robin.getByRole('tab')).toHaveText(['You'])
   await expectUsable(robin, 'you')
   await robin.context().close()
@@ -221,13 +225,13 @@ test('a passkey is made, and is enough to come in', async ({ browser }) => {
     },
   })
   await signIn(robin, 'robin')
-  await robin.getByRole('link', { name: 'Robin' }).click()
+  await goElsewhere(robin, 'Robin')
   await robin.getByRole('button', { name: 'Make one on this device' }).click()
   await expect(robin.getByText('This device has a passkey now.')).toBeVisible()
   await robin.getByRole('button', { name: 'Sign out' }).click()
   await expect(robin.getByRole('heading', { name: 'Sign in' })).toBeVisible()
   await robin.getByRole('button', { name: 'With a passkey' }).click()
-  await expect(robin.getByRole('link', { name: 'Robin' })).toBeVisible()
+  await expectSignedIn(robin, 'Robin')
   await robin.context().close()
 })
 
@@ -241,7 +245,7 @@ test('whoever signs out while something waits is asked', async ({ browser }) => 
   await robin.route('**/commands', (route) => route.abort())
   await answer(robin, 'at the ground line').click()
   await robin.getByRole('link', { name: 'Vindex: all jobs' }).click()
-  await robin.getByRole('link', { name: 'Robin' }).click()
+  await goElsewhere(robin, 'Robin')
   await robin.getByRole('button', { name: 'Sign out' }).click()
   await expect(robin.getByText('1 thing that you entered has not been sent.', { exact: false })).toBeVisible()
   await robin.getByRole('button', { name: 'Sign out all the same' }).click()

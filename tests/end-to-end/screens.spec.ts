@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
-import { expectUsable, importJob, open, searchJobs, trialJob } from './steps'
+import { demoJobs } from '../../data/demo/jobs'
+import { expectUsable, importJob, open, PHONE, searchJobs, trialJob } from './steps'
 
 const SIZES = [
   { width: 1280, height: 800 },
@@ -30,6 +31,58 @@ for (const viewport of SIZES) {
     }
   })
 }
+
+for (const theme of ['dusk', 'glare']) {
+  test(`nothing serious for axe by phone in ${theme}, with large figures, and nothing wider than the screen`, async ({
+    browser,
+    request,
+    baseURL,
+  }) => {
+    test.setTimeout(240_000)
+    const id = await importJob(request, demoJobs().find(({ name }) => name.startsWith('Orchard side'))!)
+    const context = await browser.newContext({ ...PHONE, baseURL: baseURL!, locale: 'en-GB' })
+    await context.addInitScript((wanted) => {
+      localStorage.setItem('vindex-theme', wanted)
+      localStorage.setItem('vindex-large-figures', 'true')
+    }, theme)
+    const page = await context.newPage()
+    for (const path of [
+      '/',
+      '/bench?calc=hole-volume',
+      '/practice',
+      '/words',
+      ...['walk', 'look', 'cause', 'repair', 'hole', 'set-out', 'pour', 'day', 'load', 'record'].map(
+        (place) => `/jobs/${id}/${place}?post=O3`,
+      ),
+    ]) {
+      await open(page, path)
+      await expect(page.getByRole('heading').first()).toBeAttached()
+      await expectUsable(page, `${path} in ${theme}`)
+      const wider = await page.evaluate(() =>
+        [document.documentElement, ...document.querySelectorAll('.legible')]
+          .filter(({ scrollWidth, clientWidth }) => scrollWidth > clientWidth + 1)
+          .map(({ className, scrollWidth, clientWidth }) => `${className}: ${scrollWidth} in ${clientWidth}`),
+      )
+      expect(wider, path).toEqual([])
+    }
+    await context.close()
+  })
+}
+
+test('light and figures are chosen from the list of jobs, and stay', async ({ page }) => {
+  await open(page, '/')
+  await page.getByRole('button', { name: 'Elsewhere' }).click()
+  await page.getByRole('button', { name: 'full sun' }).click()
+  await page.getByRole('checkbox', { name: 'Large figures' }).check()
+  await page.reload()
+  await expect(page.locator('.v-theme--glare').first()).toBeVisible()
+  const zoom = () =>
+    page
+      .locator('.legible')
+      .first()
+      .evaluate((each) => getComputedStyle(each).zoom)
+  expect(Number(await zoom())).toBeGreaterThan(1)
+})
 
 test('the long line draws and walks', async ({ page }) => {
   await open(page, '/')

@@ -3,7 +3,9 @@ import { drag, select, type D3DragEvent } from 'd3'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
+import { usePreferencesStore } from '~/session/preferences'
 import { concreteTime } from '~~/core/day/concreteTime'
+import { DAY_MINUTES } from '~~/core/day/question'
 import { dayModel, nameOf, type DayBlock } from './model/dayModel'
 import { clockWords } from '~/controls/timesOfDay'
 import { useDay } from './useDay'
@@ -11,11 +13,13 @@ import CrewHatches from './CrewHatches.vue'
 import DayBands from './DayBands.vue'
 import DayHeads from './DayHeads.vue'
 import DayNights from './DayNights.vue'
-import { breachWords, dayWords } from './dayWords'
+import { bindingWords, breachWords, dayWords } from './dayWords'
+import { describeDays } from './model/describeDays'
 
 /** The ground line across, time downwards: each task a block under its post, to be pulled up and down. */
 const view = useJobView()
 const day = useDay()
+const preferences = usePreferencesStore()
 const frame = useTemplateRef<HTMLElement>('frame')
 const sheet = useTemplateRef<SVGSVGElement>('sheet')
 const { width, height } = useElementSize(frame)
@@ -30,6 +34,14 @@ const chain = computed(() => model.value?.chain.map(({ x, y }) => `${x.toFixed(1
 const letters = (block: DayBlock) => block.by.join('')
 const words = (block: DayBlock) =>
   `${nameOf(block.task.split(':')[0]!)}: ${block.says}, ${dayWords(day.midnight.value, block.start, day.zone.value)} ${clockWords(block.start)} to ${clockWords(block.end)}, ${block.by.join(' and ')}${block.breaks.length ? `; ${block.breaks.map((says) => breachWords(day.asked.value!, { says })).join('; ')}` : ''}`
+
+const inWords = computed(() => {
+  const [asked, shown] = [day.asked.value, model.value]
+  if (!asked || !shown) return ''
+  const chain = day.binds.value.map((each) => bindingWords(asked, each))
+  const date = (which: number) => dayWords(day.midnight.value, which * DAY_MINUTES, day.zone.value)
+  return describeDays(shown, chain, { date, ...preferences.measures })
+})
 
 /** One block is pulled as a whole: where it was taken stays under the finger. */
 const pull = drag<SVGGElement, unknown>()
@@ -80,6 +92,7 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
       :height="model.height"
       role="group"
       aria-label="The days: posts across, time downwards"
+      aria-describedby="days-in-words"
     >
       <CrewHatches />
       <DayBands :bands="model.bands" :width="model.width" :midnight="day.midnight.value" :zone="day.zone.value" />
@@ -117,6 +130,7 @@ const hatch = (block: DayBlock) => `crew-${day.asked.value!.crew.findIndex(({ id
         <text v-if="block.breaks.length" :x="block.x + block.width - 4" :y="block.y + 14" class="mark">✕</text>
       </g>
     </svg>
+    <p v-if="model" id="days-in-words" class="visually-hidden">{{ inWords }}</p>
     <p v-else class="nothing">
       {{
         day.asked.value

@@ -19,6 +19,7 @@ const svg = computed(() => {
     line: view.line.value!.name,
     post: view.postId.value!,
     method,
+    target: view.target.value,
     stands: view.detail.value.stands,
     tables: view.tables.value,
     says: preferences.measures,

@@ -18,7 +18,7 @@ import HoleSheet from './HoleSheet.vue'
 import HoleSteppers from './HoleSteppers.vue'
 import PackedFigures from './PackedFigures.vue'
 import PriceOfDepth from './PriceOfDepth.vue'
-import TargetChoice from './TargetChoice.vue'
+import TargetChoice from '~/gust/TargetChoice.vue'
 
 /** Size and shape of the hole, with what each of its measures buys. */
 const session = useJobSession()

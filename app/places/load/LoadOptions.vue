@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import FoldOut from '~/controls/FoldOut.vue'
+import TargetChoice from '~/gust/TargetChoice.vue'
 import HowLong from '~/survive/HowLong.vue'
 import QuantityField from '~/controls/QuantityField.vue'
 import { InputError } from '~~/core/errors'
@@ -56,6 +57,7 @@ const crossing = computed(() => {
     </ul>
     <FoldOut title="What these figures hang on"><CostSwings /></FoldOut>
     <FoldOut title="How long each stands"><HowLong /></FoldOut>
+    <FoldOut title="What they have to hold"><TargetChoice /></FoldOut>
     <p class="soft">
       Each by its share of packs, without hire and travel. Years go by thousands of lives in the wind, with the wood
       rotting as such wood does.

@@ -96,6 +96,7 @@ function jump(key: string): void {
 .jump button {
   flex: 1;
   min-height: 48px;
+  padding: 0;
   border: 0;
   background: none;
   color: var(--ink);

@@ -48,7 +48,7 @@ const part = computed<Part>({
 </script>
 
 <template>
-  <main class="record">
+  <main class="record legible">
     <PartTabs v-model="part" label="Parts of the record" :tabs="PARTS">
       <component :is="parts[part]" />
     </PartTabs>

@@ -5,6 +5,7 @@ import { methodRow, standingRow } from '~/gust/gustRows'
 import { useJobView } from '~/job/openJob'
 import { capital, checkSentence, experienceSentence, historySentence } from '~/job/stateWords'
 import { usePreferencesStore } from '~/session/preferences'
+import { targetSentence } from '~~/core/plan/targetWords'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import type { MethodPlan } from '~~/core/plan/types'
 import { STOP_GAPS } from '~~/core/repair/methods'
@@ -40,6 +41,7 @@ const weakest = computed(() => method.links.find((link) => link.link === method.
       <template v-if="STOP_GAPS.has(method.method)"> A stop-gap, until it is mended.</template>
       <template v-else-if="!method.holdsTarget"> Under the target.</template>
     </p>
+    <p class="soft">{{ targetSentence(target, gust) }}</p>
     <p v-if="experience" class="soft">{{ experience }}</p>
     <p v-if="history" class="soft">{{ history }}</p>
     <ul v-if="method.checks.length">

@@ -3,6 +3,8 @@ import { computed, ref, toRaw, watch, type Ref } from 'vue'
 import type { LinePlan } from '~~/core/choose/wholeLine'
 import { InputError } from '~~/core/errors'
 import { POUND } from '~~/core/units/constants'
+import FoldOut from '~/controls/FoldOut.vue'
+import TargetChoice from '~/gust/TargetChoice.vue'
 import ChoiceBar from '~/controls/ChoiceBar.vue'
 import QuantityField from '~/controls/QuantityField.vue'
 import { useJobSession, useJobView } from '~/job/openJob'
@@ -58,6 +60,7 @@ async function take({ ways: taken }: LinePlan): Promise<void> {
         {{ posts.length }} {{ posts.length === 1 ? 'post waits' : 'posts wait' }} for a repair: one way for each, so
         that this is best over the whole line.
       </p>
+      <FoldOut title="What it has to hold"><TargetChoice /></FoldOut>
       <ChoiceBar v-model="goal" label="What shall be best" :choices="GOALS" />
       <div class="field-grid panel-section">
         <QuantityField

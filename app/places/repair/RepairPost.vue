@@ -4,6 +4,8 @@ import { useJobSession, useJobView } from '~/job/openJob'
 import StepList from '~/job/StepList.vue'
 import AssumedList from '~/job/AssumedList.vue'
 import FoldOut from '~/controls/FoldOut.vue'
+import TargetChoice from '~/gust/TargetChoice.vue'
+import { targetSentence } from '~~/core/plan/targetWords'
 import GustScale from '~/gust/GustScale.vue'
 import { row } from '~~/core/tables/tables'
 import { tables } from '~~/data/tables'
@@ -123,10 +125,10 @@ async function take(): Promise<void> {
         />
       </FoldOut>
       <p class="soft small">
-        What answers the cause first, then what keeps what is sound. It shall not go over at
-        {{ preferences.measures.gust(target.gust) }}, once in {{ target.returnYears }} years, nor lean at
-        {{ preferences.measures.gust(target.leanGust) }}, once in {{ target.leanReturnYears }}.
+        What answers the cause first, then what keeps what is sound.
+        {{ targetSentence(target, preferences.measures.gust) }}
       </p>
+      <FoldOut title="What it has to hold"><TargetChoice /></FoldOut>
       <LicensedPerson v-if="view.post.value?.duties.includes('load-bearing')" />
       <p v-if="!method" class="panel-section">Pick one of them to see what it comes to.</p>
       <MethodFacts v-if="method" :method="method" />

@@ -81,6 +81,7 @@ export function siteOfLine(site: ResolvedSite, line: ResolvedLine, tables: Table
   if (returnYears === undefined) return site
   return {
     ...site,
+    targetBy: by,
     targetReturnYears: returnYears,
     leanReturnYears: leanReturnYears(returnYears, site.asked.leanReturnYears, tables.defaults),
   }

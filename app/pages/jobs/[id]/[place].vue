@@ -119,7 +119,7 @@ watch(
           :strings="place?.draws === 'strings'"
           :pulls-hole="place?.hasGrips"
         />
-        <div ref="panelFrame" class="panel" tabindex="-1" :data-place="place?.key">
+        <div ref="panelFrame" class="panel legible" tabindex="-1" :data-place="place?.key">
           <ConflictPanel />
           <component :is="panel" />
         </div>
