@@ -13,6 +13,7 @@ import { againstC } from './againstC'
 import { dayFigures } from './day'
 import { stickFigures } from './sticks'
 import { editFigures } from './edits'
+import { lifeFigures, practiceFigures } from './lives'
 import { lineFigures } from './line'
 import { pageFigures } from './page'
 import { recordFigures } from './record'
@@ -129,6 +130,15 @@ report(
   milliseconds(() => judged.forEach(({ facts, seen }) => diagnose(facts, seen, tables.causes)), 20) / judged.length,
   'ms',
 )
+
+const lives = lifeFigures()
+report('20 000 lives of one way over thirty years', lives.one, 'ms')
+report('  of ten ways, over ten times one', lives.ten / (10 * lives.one), 'times')
+report('  with both ends of their range, over those without', lives.withRange / lives.ten, 'times')
+report('  of ten ways, over drawing their numbers alone', lives.ten / lives.draws, 'times')
+const practice = practiceFigures()
+report('the best line of play of a case', practice.search, 'ms')
+report('  over one piece of advice', practice.search / practice.advice, 'times')
 
 const database = await startDatabase(join(state, 'bench-database'), { names: TEST_DATABASES })
 const { edits, lists, others } = await editFigures(database.url('vindex_test_bench'))

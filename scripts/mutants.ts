@@ -49,6 +49,8 @@ const ROOMS: Record<string, string[][]> = {
   'core/storm': [['core/storm', 'core/weather'], ['core/pour']],
   'core/record': [['core/record'], ['core/exchange', 'app/job']],
   'core/survive': [['core/survive'], ['core/record']],
+  'core/calc': [['core/calc'], ['core/units', 'app/bench']],
+  'core/practice': [['core/practice/review', 'core/practice/drills'], ['core/practice/practice.test']],
 }
 const REPORT = join(root, 'docs', 'mutants.md')
 const COPIED = [
