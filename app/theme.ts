@@ -99,7 +99,7 @@ const glare: ThemeDefinition = {
     'string-ink': '#A8004F',
     rule: '#000000',
     faint: '#EDEDED',
-    ground: '#FFFFFF',
+    ground: '#EDEDED',
     hatch: '#6B6B6B',
     umber: '#000000',
     grass: '#000000',

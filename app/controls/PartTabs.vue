@@ -1,6 +1,8 @@
 <script setup lang="ts" generic="T extends string">
-/** Parts of one place, one of them shown; the slot shows it. */
-defineProps<{ label: string; tabs: readonly { value: T; words: string }[] }>()
+import type { Component } from 'vue'
+
+/** Parts of one place, one of them shown: its own panel, or what the slot makes of it. */
+defineProps<{ label: string; tabs: readonly { value: T; words: string; panel?: Component }[] }>()
 const shown = defineModel<T>({ required: true })
 </script>
 
@@ -10,7 +12,9 @@ const shown = defineModel<T>({ required: true })
   </v-tabs>
   <v-tabs-window v-model="shown" class="shown" :touch="false">
     <v-tabs-window-item v-for="tab in tabs" :key="tab.value" :value="tab.value" :transition="false">
-      <slot v-if="tab.value === shown" />
+      <slot v-if="tab.value === shown" :tab="tab">
+        <div class="part"><component :is="tab.panel" /></div>
+      </slot>
     </v-tabs-window-item>
   </v-tabs-window>
 </template>
@@ -29,5 +33,8 @@ const shown = defineModel<T>({ required: true })
 }
 .shown {
   overflow: visible;
+}
+.part {
+  padding: 10px 0 24px;
 }
 </style>

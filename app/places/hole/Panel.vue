@@ -12,20 +12,13 @@ const method = view.methodInHand
 const isDug = computed(() => method.value?.hole && (method.value.concrete ?? method.value.packed))
 
 const PARTS = [
-  { value: 'size', words: 'Hole' },
-  { value: 'ground', words: 'Ground' },
-  { value: 'stopped', words: 'Stopped' },
-  { value: 'filling', words: 'Filling' },
-  { value: 'bags', words: 'Bags' },
+  { value: 'size', words: 'Hole', panel: HoleSize },
+  { value: 'ground', words: 'Ground', panel: defineAsyncComponent(() => import('./HoleGround.vue')) },
+  { value: 'stopped', words: 'Stopped', panel: defineAsyncComponent(() => import('./HoleStopped.vue')) },
+  { value: 'filling', words: 'Filling', panel: defineAsyncComponent(() => import('./HoleFilling.vue')) },
+  { value: 'bags', words: 'Bags', panel: defineAsyncComponent(() => import('./HoleBags.vue')) },
 ] as const
 const part = ref<(typeof PARTS)[number]['value']>('size')
-const panels = {
-  size: HoleSize,
-  ground: defineAsyncComponent(() => import('./HoleGround.vue')),
-  stopped: defineAsyncComponent(() => import('./HoleStopped.vue')),
-  filling: defineAsyncComponent(() => import('./HoleFilling.vue')),
-  bags: defineAsyncComponent(() => import('./HoleBags.vue')),
-}
 </script>
 
 <template>
@@ -37,30 +30,25 @@ const panels = {
       </p>
       <v-btn variant="flat" color="primary" @click="view.goTo('repair')">Choose the repair</v-btn>
     </div>
-    <PartTabs v-else v-model="part" label="Parts of the hole" :tabs="PARTS">
-      <div class="part"><component :is="panels[part]" :key="part" /></div>
-    </PartTabs>
+    <PartTabs v-else v-model="part" label="Parts of the hole" :tabs="PARTS" />
   </section>
 </template>
 
 <style scoped>
-.part {
-  padding-top: 10px;
-}
-.part :deep(.figures) {
+section :deep(.figures) {
   display: flex;
   flex-wrap: wrap;
   gap: 10px 34px;
   padding-bottom: 8px;
 }
 @media (max-width: 760px) {
-  .part :deep(.figures) {
+  section :deep(.figures) {
     gap: 8px 20px;
   }
-  .part :deep(.figures .figure) {
+  section :deep(.figures .figure) {
     font-size: 36px;
   }
-  .part :deep(.figures .figure small) {
+  section :deep(.figures .figure small) {
     font-size: 15px;
     margin-left: 4px;
   }

@@ -9,27 +9,18 @@ import LoadOptions from './LoadOptions.vue'
 
 /** What goes into the van, what the line costs, and what this post could cost otherwise. */
 const PARTS = [
-  { value: 'load', words: 'Load' },
-  { value: 'bill', words: 'Bill' },
-  { value: 'options', words: 'Post' },
-  { value: 'offer', words: 'Offer' },
-  { value: 'after', words: 'After' },
+  { value: 'load', words: 'Load', panel: LoadList },
+  { value: 'bill', words: 'Bill', panel: LoadBill },
+  { value: 'options', words: 'Post', panel: LoadOptions },
+  { value: 'offer', words: 'Offer', panel: LoadOffer },
+  { value: 'after', words: 'After', panel: LoadAfter },
 ] as const
 const part = ref<(typeof PARTS)[number]['value']>('load')
-const panels = { load: LoadList, bill: LoadBill, options: LoadOptions, offer: LoadOffer, after: LoadAfter }
 </script>
 
 <template>
   <section aria-labelledby="load-title">
     <h2 id="load-title" class="visually-hidden">What is taken along, and what it costs</h2>
-    <PartTabs v-model="part" label="Parts of load and cost" :tabs="PARTS">
-      <div class="part"><component :is="panels[part]" :key="part" /></div>
-    </PartTabs>
+    <PartTabs v-model="part" label="Parts of load and cost" :tabs="PARTS" />
   </section>
 </template>
-
-<style scoped>
-.part {
-  padding: 10px 0 24px;
-}
-</style>

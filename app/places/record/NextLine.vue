@@ -61,7 +61,7 @@ svg {
   width: 100%;
 }
 .ground {
-  stroke: rgb(var(--v-theme-ground));
+  stroke: var(--umber);
   stroke-width: 4;
 }
 rect {

@@ -14,26 +14,16 @@ import SheetPage from './SheetPage.vue'
 
 /** What was done and what it proved, and what goes on paper. */
 const PARTS = [
-  { value: 'customer', words: 'Customer’s page' },
-  { value: 'built', words: 'As built' },
-  { value: 'sign-off', words: 'Sign off' },
-  { value: 'entries', words: 'Entries' },
-  { value: 'follow', words: 'Come back' },
-  { value: 'next', words: 'Next to go' },
-  { value: 'work', words: 'Work sheet' },
-  { value: 'line', words: 'The whole line' },
+  { value: 'customer', words: 'Customer’s page', panel: RecordCustomer },
+  { value: 'built', words: 'As built', panel: RecordBuilt },
+  { value: 'sign-off', words: 'Sign off', panel: RecordSignOff },
+  { value: 'entries', words: 'Entries', panel: RecordEntries },
+  { value: 'follow', words: 'Come back', panel: RecordFollow },
+  { value: 'next', words: 'Next to go', panel: RecordNext },
+  { value: 'work', words: 'Work sheet', panel: SheetPage },
+  { value: 'line', words: 'The whole line', panel: LineSheet },
 ] as const
 type Part = (typeof PARTS)[number]['value']
-const parts: Record<Part, unknown> = {
-  customer: RecordCustomer,
-  built: RecordBuilt,
-  'sign-off': RecordSignOff,
-  entries: RecordEntries,
-  follow: RecordFollow,
-  next: RecordNext,
-  work: SheetPage,
-  line: LineSheet,
-}
 
 const router = useRouter()
 const view = useJobView()
@@ -49,8 +39,8 @@ const part = computed<Part>({
 
 <template>
   <main class="record legible">
-    <PartTabs v-model="part" label="Parts of the record" :tabs="PARTS">
-      <component :is="parts[part]" />
+    <PartTabs v-slot="{ tab }" v-model="part" label="Parts of the record" :tabs="PARTS">
+      <component :is="tab.panel" />
     </PartTabs>
   </main>
 </template>

@@ -13,12 +13,12 @@ import WalkPosts from './WalkPosts.vue'
 const view = useJobView()
 
 const PARTS = [
-  { value: 'posts', words: 'Tape' },
-  { value: 'post', words: 'Post' },
-  { value: 'alike', words: 'Alike' },
-  { value: 'line', words: 'Line' },
-  { value: 'along', words: 'Marks' },
-  { value: 'exchange', words: 'Files' },
+  { value: 'posts', words: 'Tape', panel: WalkPosts },
+  { value: 'post', words: 'Post', panel: WalkPost },
+  { value: 'alike', words: 'Alike', panel: WalkAlike },
+  { value: 'line', words: 'Line', panel: WalkLine },
+  { value: 'along', words: 'Marks', panel: WalkAlong },
+  { value: 'exchange', words: 'Files', panel: WalkExchange },
 ] as const
 const part = ref<(typeof PARTS)[number]['value']>('posts')
 
@@ -41,22 +41,12 @@ const ofLine = /^(site\.|line )/
 const partOf = (fact: string) => (ofLine.test(fact) ? 'line' : 'post')
 /** The post's own length is another thing than the line's. */
 const nameOf = (fact: string) => (fact === 'length' ? 'post.length' : fact.replace(/^line \S+ /, ''))
-const panels = {
-  posts: WalkPosts,
-  post: WalkPost,
-  alike: WalkAlike,
-  line: WalkLine,
-  along: WalkAlong,
-  exchange: WalkExchange,
-}
 </script>
 
 <template>
   <section aria-labelledby="walk-title">
     <h2 id="walk-title">Walk the line: {{ view.line.value?.name }}, {{ view.line.value?.posts.length }} posts</h2>
-    <PartTabs v-model="part" label="Parts of the walk" :tabs="PARTS">
-      <div class="part"><component :is="panels[part]" :key="part" /></div>
-    </PartTabs>
+    <PartTabs v-model="part" label="Parts of the walk" :tabs="PARTS" />
     <v-btn class="onward" block variant="flat" color="primary" @click="view.goTo('look')"
       >Look at {{ view.post.value?.id }}</v-btn
     >
@@ -64,9 +54,6 @@ const panels = {
 </template>
 
 <style scoped>
-.part {
-  padding-top: 14px;
-}
 .onward {
   margin: 16px 0 20px;
 }

@@ -119,6 +119,11 @@ const WRITE: Writer = {
 const ofEntry = <K extends EntryKind>(kind: K, value: unknown, by: { method: (key: string) => string; names: Names }) =>
   WRITE[kind](value as EntryValue<K>, by)
 
+function topWords(over: number, small: Measures['small']): string {
+  if (over === 0) return 'top at the string'
+  return `top ${small(Math.abs(over))} ${over > 0 ? 'over' : 'under'} the string`
+}
+
 function builtWords(value: EntryValue<'as-built'>, { length, small, volume }: Measures): string {
   const depths = depthsOf(value)
   const faces = Object.entries(value.plumb ?? {}).map(([face, read]) =>
@@ -133,7 +138,7 @@ function builtWords(value: EntryValue<'as-built'>, { length, small, volume }: Me
     value.litres !== undefined && `${volume(value.litres)} of water`,
     value.tool && `dug with ${value.tool.replaceAll('-', ' ')}`,
     ...faces,
-    value.overString !== undefined && `top ${small(value.overString)} over the string`,
+    value.overString !== undefined && topWords(value.overString, small),
   ]
     .filter(Boolean)
     .join(', ')
