@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
 import type { Job } from '../document/job'
 import { plan } from './plan'
-import { targetSentence } from './targetWords'
+import { askedWords, targetSentence } from './targetWords'
 
 const asked = (target: NonNullable<Job['site']>['target']) => {
   const sound = { pushPivot: 'nothing-moves', probeAtGround: 0 } as const
@@ -20,6 +20,11 @@ describe('what a repair has to hold, in words', () => {
     expect(words(undefined)).toBe(
       'It shall not go over at 38.0 m/s, once in 50 years, nor lean at 34.3 m/s, once in 10 years.',
     )
+  })
+  it('is short on a sheet', () => {
+    const short = (by: 'years' | 'life') => askedWords(asked({ by }), (gust) => `${gust.toFixed(0)} m/s`)
+    expect(short('years')).toBe('Asked: 38 m/s without going over, 34 m/s without leaning.')
+    expect(short('life')).toMatch(/^Asked, for the years that the rest of the fence has left: 3\d m\/s without/)
   })
   it('says so where the life that is left decides: eight years, once in 36', () => {
     expect(asked({ by: 'life' }).by).toBe('life')

@@ -21,3 +21,11 @@ export const targetSentence = (
   show: (gust: MetresPerSecond) => string,
 ): string =>
   `It shall not go over at ${show(gust)}, ${returnPeriodWords(returnYears)}${ASKED[by]}, nor lean at ${show(leanGust)}, ${returnPeriodWords(leanReturnYears)}.`
+
+/**
+ * The same for a sheet that has little room and shows the years beside it.
+ *
+ * @example askedWords(target, show) // 'Asked: 38 m/s without going over, 34 m/s without leaning.'
+ */
+export const askedWords = ({ gust, leanGust, by }: Plan['target'], show: (gust: MetresPerSecond) => string): string =>
+  `Asked${ASKED[by]}: ${show(gust)} without going over, ${show(leanGust)} without leaning.`

@@ -40,7 +40,7 @@ describe('the sheet of one hole', () => {
     expect(svg).toContain(`${says.length(method.hole!.depth)} deep`)
     expect(svg).toContain(`${method.concrete!.bags.count} bags`)
     expect(svg).toContain(says.volume(method.concrete!.bags.water))
-    expect(svg).toContain('It shall not go over at')
+    expect(svg).toContain('without going over')
     expect(svg).toContain('local codes and licensed practice decide')
     expect(sheet('feet-inches').svg).toMatch(/&quot; deep/)
   })

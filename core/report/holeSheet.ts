@@ -3,7 +3,7 @@ import { orderFigure } from '../items/items'
 import type { Job } from '../document/job'
 import { methodDetail } from '../plan/detail'
 import { plan } from '../plan/plan'
-import { targetSentence } from '../plan/targetWords'
+import { askedWords } from '../plan/targetWords'
 import type { MethodPlan, Plan } from '../plan/types'
 import { thresholdWords } from '../plan/thresholds'
 import type { Solid } from '../repair/solids'
@@ -113,7 +113,7 @@ function words({ method, target, tables, says }: HoleSheet): string[] {
   const paragraphs = [
     ...steps.map((step, i) => `${i + 1}. ${step}`),
     ...(concrete?.warnings ?? []).map((warning) => `! ${warning}`),
-    `It ${holds}${method.holdsTarget ? '.' : ': under the target.'} ${targetSentence(target, says.gust)}`,
+    `It ${holds}${method.holdsTarget ? '.' : ': under the target.'} ${askedWords(target, says.gust)}`,
     'Planning estimates: local codes and licensed practice decide. Hand-dig near marks.',
   ]
   const lines = paragraphs.flatMap((text) => wrapped(text, SHEET.width - 2 * MARGIN, SMALL))

@@ -43,8 +43,9 @@ test('a job file of one’s own opens, and a script in its name stays a name', a
   await open(page, '/')
   await openFile(page, 'mine.json', JSON.stringify(trialJob(name)))
   await expect(page.getByRole('heading', { name })).toBeVisible()
+  // Opened on the device first, and sent.
+  await expect.poll(() => jobsCalled(page, name)).toBe(1)
   expect(await page.title()).toBe('Vindex')
-  expect(await jobsCalled(page, name)).toBe(1)
 })
 
 test('the server refuses 20 MB, broken JSON and form data with problem documents', async ({ request }) => {

@@ -5,7 +5,7 @@ import { methodRow, standingRow } from '~/gust/gustRows'
 import { useJobView } from '~/job/openJob'
 import { capital, checkSentence, experienceSentence, historySentence } from '~/job/stateWords'
 import { usePreferencesStore } from '~/session/preferences'
-import { targetSentence } from '~~/core/plan/targetWords'
+import { askedWords } from '~~/core/plan/targetWords'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import type { MethodPlan } from '~~/core/plan/types'
 import { STOP_GAPS } from '~~/core/repair/methods'
@@ -19,6 +19,9 @@ const target = computed(() => view.target.value)
 const holds = computed(() => thresholdWords(method, gust))
 const experience = computed(() => experienceSentence(method, gust))
 const history = computed(() => historySentence(view.plan.value!, view.line.value!))
+const restsOn = computed(() =>
+  [askedWords(target.value, gust), experience.value, history.value].filter(Boolean).join(' '),
+)
 const rows = computed(() => [
   standingRow(view.postPlan.value!, gust),
   ...(method.holdingGust === undefined ? [] : [methodRow(method)]),
@@ -41,9 +44,7 @@ const weakest = computed(() => method.links.find((link) => link.link === method.
       <template v-if="STOP_GAPS.has(method.method)"> A stop-gap, until it is mended.</template>
       <template v-else-if="!method.holdsTarget"> Under the target.</template>
     </p>
-    <p class="soft">{{ targetSentence(target, gust) }}</p>
-    <p v-if="experience" class="soft">{{ experience }}</p>
-    <p v-if="history" class="soft">{{ history }}</p>
+    <p class="soft">{{ restsOn }}</p>
     <ul v-if="method.checks.length">
       <li v-for="each in method.checks" :key="each.check">{{ checkSentence(each, preferences.measures) }}</li>
     </ul>
