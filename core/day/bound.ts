@@ -18,7 +18,8 @@ export interface DayBound {
  * the first end that is not.
  *
  * The calendar has all the overtime that there may be, unless the plan already ends on the first day on which it can and
- * comes as seldom as it must: then a better one may not have more of it than the plan has.
+ * comes as seldom as it must: then a better one may not have more of it than the plan has. So much overtime ends a day so
+ * much later than its hours, unless a whole visit lies behind them: where the plan has enough for that, it proves nothing.
  */
 export function dayBound(
   question: DayQuestion,
@@ -28,11 +29,20 @@ export function dayBound(
   const problem = problemOf({ ...question, pins: [] })
   const full = leastEnd(problem, MOST_OVERTIME, goal.end)
   const isSoonest = dayOf(full - 1) >= goal.lastDay && leastVisits(problem, goal) >= goal.visits
-  const end = isSoonest ? Math.max(full, leastEnd(problem, Math.min(MOST_OVERTIME, goal.overtime), goal.end)) : full
+  const end =
+    isSoonest && goal.overtime < leastOutside(problem)
+      ? Math.max(full, leastEnd(problem, Math.min(MOST_OVERTIME, goal.overtime), goal.end))
+      : full
   const from = plan.visits[0]!.from
   const whole = workingMinutes(from, end, question)
   const over = workingMinutes(from, goal.end, question) - whole
   return { end, gap: whole > 0 ? Math.max(0, over) / whole : 0 }
+}
+
+/** Overtime of the shortest visit that lies wholly outside of the hours. */
+function leastOutside({ inOrder, question }: Problem): number {
+  const shortest = Math.min(...inOrder.map(({ minutes, pour }) => pour?.placing ?? minutes))
+  return question.setUp + shortest + question.cleanUp
 }
 
 /** Minutes of a stretch that are worked: those within the hours, and beyond the last of them on the day it ends. */

@@ -251,6 +251,18 @@ describe('any day', () => {
       expect(breaches(asked, plan)).toEqual([])
     },
   )
+  it('is bound by no overtime that a visit behind the hours does not have', () => {
+    // At 20 °C concrete that was poured at 500 carries at 2481: 21 minutes behind the hours of the second day. Set up for
+    // 20, hung for 15, cleaned up for 20: all 55 are overtime, and they end 56 behind the hours.
+    const carries = { props: 100, boards: 1_981, frostSafe: 90 }
+    const asked = question([
+      task('pour', { minutes: 5, pour: { placing: 5, works: 5, milestones: carries } }),
+      task('boards', { minutes: 15, after: [{ task: 'pour', least: 0, milestone: 'boards' }] }),
+    ])
+    const found = planDays(asked, EFFORT)
+    expect(found.goal).toMatchObject({ lastDay: 1, visits: 2, overtime: 55, end: 2_516 })
+    expect(dayBound(asked, found)).toEqual({ end: 2_516, gap: 0 })
+  })
   property.prop([anyDay], { numRuns: 60 })('is planned no better than its bound', (asked) => {
     const found = planDays(asked, { seed: 1, rounds: 12 })
     const bound = dayBound(asked, found)
