@@ -7,7 +7,7 @@ import { createVitest } from 'vitest/node'
 const copy = process.cwd()
 const vitest = await createVitest('test', {
   root: copy,
-  project: ['unit'],
+  project: ['core', 'unit'],
   watch: true,
   bail: 1,
   reporters: [{}],
