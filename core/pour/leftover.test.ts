@@ -21,6 +21,8 @@ describe('what opened bags leave over', () => {
   })
   it('is not spoken of before the hole is full, nor where it is not worth the way', () => {
     expect(of(2)).toBeUndefined()
+    // A hole that takes no bag, or that nobody planned, leaves nothing over.
+    expect(of(1, { bags: 0, concrete: 0 })).toBeUndefined()
     expect(of(3, { bags: 3, concrete: 3 * yields - 0.001 })).toBeUndefined()
     expect(leftoverOf({ mix: 'post-mix-20' }, planned, waiting, tables)).toBeUndefined()
     expect(leftoverOf({ mix: 'post-mix-20', lifts: lifts(3) }, undefined, waiting, tables)).toBeUndefined()

@@ -22,6 +22,12 @@ describe('what is to be poured', () => {
     expect(alone.map(({ isFirst }) => isFirst)).toEqual([
       resolveJob(fence({ posts: 1 }), tables).lines[0]!.posts[0]!.duties.includes('end'),
     ])
+    // Nobody asks what carries a string where there is one post alone.
+    const [only] = pours({
+      ...three,
+      lines: [{ ...three.lines[0]!, posts: [{ ...three.lines[0]!.posts[1]!, duty: 'line' }] }],
+    })
+    expect(only!.isFirst).toBe(false)
     expect(pours(fence({ posts: 3, gate: true })).map(({ isFirst }) => isFirst)).toEqual([true, false, true])
   })
   it('takes six minutes to mix ten litres by barrow and three to place them', () => {

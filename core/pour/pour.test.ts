@@ -131,6 +131,11 @@ describe('what may start now', () => {
     expect(start([other])).toEqual({ at: START + MINUTE_MS, waitsFor: 'others' })
     expect(start([other], undefined, 2)).toEqual({ at: START, waitsFor: 'nothing' })
   })
+  it('keeps the half-way mark of a new one out of the last fifth of another, as much as its end', () => {
+    // At 2.5 minutes the half of what is started now: somebody is at the other's last fifth from 2 to 3.
+    const inItsWay = { half: START - MINUTE_MS, from: START + 2 * MINUTE_MS, to: START + 3 * MINUTE_MS }
+    expect(start([inItsWay])).toEqual({ at: START + MINUTE_MS, waitsFor: 'others' })
+  })
   it('does not start where nobody stays, or where it never stiffens', () => {
     expect(start([], START + 5 * MINUTE_MS)).toEqual({ at: START, waitsFor: 'nothing' })
     expect(start([], START + 4.9 * MINUTE_MS)).toEqual({ at: null, because: 'nobody-stays' })
@@ -189,6 +194,32 @@ describe('what the weather may do to it', () => {
     expect(warned(() => ({ temperature: 33 }), { sheltered: ['shaded'] })).toEqual([])
     expect(warned((hour) => ({ rain: hour === 2 ? 2.1 : 2 }))).toEqual([['rain', 2]])
     expect(warned((hour) => ({ rain: hour === 6 ? 9 : 0 }))).toEqual([])
+  })
+  it('warns of rain for four hours, and longer where it is soft for longer', () => {
+    // In the cold it stays soft past the four hours that its top is fresh anyway.
+    const soft = clock({ mix: 'general-20' }, 0, held(1))
+    const until = Math.ceil(minutesTo(soft.stiff) / 60)
+    expect(until).toBeGreaterThan(5)
+    const rainAt = (hour: number) =>
+      pourWarnings(
+        soft,
+        hours((each) => ({ rain: each === hour ? 9 : 0 })),
+        START,
+      )
+    expect(rainAt(until - 1).map(({ kind }) => kind)).toEqual(['rain'])
+    expect(rainAt(until + 1)).toEqual([])
+  })
+  it('warns of no gust after its props may come off', () => {
+    const props = clock().milestones.find(({ key }) => key === 'props')!
+    const off = (props.latest! - START) / HOUR_MS
+    const gustAt = (wanted: number) =>
+      warned(
+        (hour) => ({ gust: hour === wanted ? 24 : 8 }),
+        {},
+        () => 20,
+      )
+    expect(gustAt(Math.floor(off) - 1)).toEqual([['gust', Math.floor(off) - 1]])
+    expect(gustAt(Math.ceil(off) + 1)).toEqual([])
   })
   it('warns of a gust over what the post holds by then', () => {
     const gusty = (hour: number) => ({ gust: hour === 10 ? 24 : 8 })
