@@ -84,6 +84,32 @@ test('light and figures are chosen from the list of jobs, and stay', async ({ pa
   expect(Number(await zoom())).toBeGreaterThan(1)
 })
 
+test('on a phone all is found by name: a post, the light, the units', async ({ browser, request, baseURL }) => {
+  const id = await importJob(request, trialJob('Found by a glove'))
+  const context = await browser.newContext({ ...PHONE, baseURL: baseURL!, locale: 'en-GB' })
+  const page = await context.newPage()
+  await open(page, `/jobs/${id}/hole?post=T1`)
+  const find = async (words: string, name: string) => {
+    await page.getByRole('button', { name: 'Find or do anything' }).tap()
+    await page.getByRole('combobox', { name: 'Find a post, or do anything' }).fill(words)
+    await page.getByRole('option', { name }).first().tap()
+  }
+  await find('t3', 'Post T3')
+  await expect(page).toHaveURL(/post=T3/)
+  await find('dusk', 'Light: dusk')
+  await expect(page.locator('.v-theme--dusk').first()).toBeVisible()
+  await find('large', 'Figures: large')
+  const zoom = () =>
+    page
+      .locator('.legible')
+      .first()
+      .evaluate((each) => Number(getComputedStyle(each).zoom))
+  await expect.poll(zoom).toBeGreaterThan(1)
+  await find('feet', 'Units: metres or feet and inches')
+  await expect.poll(() => page.evaluate(() => localStorage.getItem('vindex-units'))).toBe('feet-inches')
+  await context.close()
+})
+
 test('the long line draws and walks', async ({ page }) => {
   await open(page, '/')
   await page.getByLabel('Search the jobs').fill('long boundary')
