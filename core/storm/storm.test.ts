@@ -151,6 +151,24 @@ describe('storm watch', () => {
     expect(chance(gust + 1, over)).toBeGreaterThanOrEqual(chance(gust, over))
     expect(chance(gust, over + 1)).toBeLessThanOrEqual(chance(gust, over))
   })
+  it('holds each green post to its own repair, whatever its neighbours have', () => {
+    const base: Job = demoJobs().at(-1)!
+    const methods: Record<string, string> = { B4: 'new-post-concrete', B17: 'recast-footing' }
+    const job: Job = {
+      ...base,
+      lines: base.lines.map((line) => ({
+        ...line,
+        posts: line.posts.map((each) => (methods[each.id] ? { ...each, repair: { method: methods[each.id]! } } : each)),
+      })),
+      pours: ['B4', 'B17'].map((id, i) => pour(1, { id: `pour-${i}000`, post: id })),
+    }
+    const planned = plan(job, tables)
+    const exposed = exposedPosts(job, resolveJob(job, tables), planned, tables)
+    for (const [id, method] of Object.entries(methods)) {
+      const own = planned.posts.find((each) => each.post === id)!.methods.find((each) => each.method === method)!
+      expect(exposed.find((each) => each.post === id)!.green!.repaired, id).toBe(own.holdingGust)
+    }
+  })
   it('takes a job as it is planned: what moves by hand, what was poured', () => {
     const job: Job = demoJobs().at(-1)!
     const exposedOf = (of: Job) => exposedPosts(of, resolveJob(of, tables), plan(of, tables), tables)
