@@ -69,7 +69,8 @@ describe('a backup', () => {
       yard: 1,
       yard_row: 1,
       yard_history: 1,
-      offer: 1,
+      // The demo has one out.
+      offer: 2,
       offer_link: 1,
       lesson: 2,
       offer_answer: 1,
