@@ -68,6 +68,22 @@ test('two or three stand side by side, and what counts makes their order', async
   await expect(order.first()).toContainText('little work 100')
 })
 
+test('what it has to hold is asked where it is chosen, and said', async ({ page, request }) => {
+  const job = { ...line, name: 'Eight years left', lines: [{ ...line.lines[0]!, remainingYears: 8 }] }
+  await open(page, `/jobs/${await importJob(request, job)}/repair?post=R2`)
+  await expect(page.getByText(/It shall not go over at .*once in 50 years, nor lean at/)).toBeVisible()
+  await page.getByRole('button', { name: 'What it has to hold' }).click()
+  await page
+    .getByRole('group', { name: 'What it has to hold' })
+    .getByRole('button', { name: /The life it has left/ })
+    .click()
+  await expect(page.getByText(/once in 36 years, for the years that the rest of the fence has left/)).toBeVisible()
+  await expectSaved(page)
+  await part(page, 'Whole line')
+  await page.getByRole('button', { name: 'What it has to hold' }).click()
+  await expect(page.getByRole('button', { name: /The life it has left/, pressed: true })).toBeVisible()
+})
+
 test('what the choice hangs on is said with what it takes to know', async ({ page, request }) => {
   await open(page, `/jobs/${await importJob(request, line)}/repair?post=R2`)
   await part(page, 'Side by side')
