@@ -1,5 +1,5 @@
 import type { Entry, EntryKind, Job, Line } from '../../core/document/job'
-import { BY, fence, gardens, rotted, run, stands, timber } from './setting'
+import { BY, fence, gardens, inConcrete, rotted, run, stands } from './setting'
 
 /* Work that is under way: dated from the day on which the demo is first opened. */
 
@@ -84,13 +84,7 @@ export function beeHedge(now: Date): Job {
     remainingYears: 12,
     posts: run(
       { letter: 'H', count: 5, bay: 2.4 },
-      {
-        ...timber,
-        length: 2.1,
-        ageYears: 13,
-        footing: { kind: 'concrete', diameter: 0.45, top: 0.05, bottom: 0.7 },
-        observations: stands,
-      },
+      inConcrete(2.1, 13, [0.45, 0.7]),
       Object.fromEntries(
         [3, 4].map((number) => [
           number,
@@ -129,14 +123,7 @@ export function nursery(now: Date): Job {
     remainingYears: 15,
     posts: run(
       { letter: 'N', count: 7, bay: 1.8 },
-      {
-        ...timber,
-        length: 1.9,
-        ageYears: 7,
-        soil: 'soft-clay',
-        footing: { kind: 'concrete', diameter: 0.3, top: 0.05, bottom: 0.65 },
-        observations: stands,
-      },
+      { ...inConcrete(1.9, 7, [0.3, 0.65]), soil: 'soft-clay' },
       {
         4: {
           pointedAt: true,

@@ -1,5 +1,5 @@
 import type { Entry, Job, Line, Post, Reading } from '../../core/document/job'
-import { BY, gardens, fence, run, stands, timber } from './setting'
+import { BY, fence, gardens, inConcrete, run } from './setting'
 
 /*
  * A post that was said to be rotten and stood in cracked concrete, mended and signed off in spring, looked at since:
@@ -93,13 +93,7 @@ export function orchardSide(): Job {
     remainingYears: 10,
     posts: run(
       { letter: 'O', count: 8, bay: 2.4 },
-      {
-        ...timber,
-        length: 2.4,
-        ageYears: 11,
-        footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.55 },
-        observations: stands,
-      },
+      inConcrete(2.4, 11, [0.25, 0.55]),
       { 3: mended, 6: { footing: { kind: 'concrete', diameter: 0.2, top: 0.05, bottom: 0.45 } } },
     ),
   }

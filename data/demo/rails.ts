@@ -1,5 +1,5 @@
 import type { Job, Line } from '../../core/document/job'
-import { fence, gardens, rotted, run, timber } from './setting'
+import { fence, gardens, inConcrete, rotted, run, timber } from './setting'
 
 const sound = { pushPivot: 'nothing-moves', probeAtGround: 0 } as const
 
@@ -16,13 +16,7 @@ export function orchardRails(): Job {
     remainingYears: 12,
     posts: run(
       { letter: 'R', count: 10, bay: 1.8 },
-      {
-        ...timber,
-        length: 1.8,
-        ageYears: 13,
-        footing: { kind: 'concrete', diameter: 0.3, top: 0.05, bottom: 0.65 },
-        observations: sound,
-      },
+      inConcrete(1.8, 13, [0.3, 0.65]),
       {
         3: { observations: gone, pointedAt: true },
         4: { observations: gone },
@@ -46,13 +40,7 @@ export function tractorGap(): Job {
     remainingYears: 15,
     posts: run(
       { letter: 'G', count: 5, bay: 1.8 },
-      {
-        ...timber,
-        length: 1.9,
-        ageYears: 10,
-        footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.6 },
-        observations: sound,
-      },
+      inConcrete(1.9, 10, [0.25, 0.6]),
       {
         2: { removable: true, observations: loose, pointedAt: true, repair: { method: 'lift-out-sleeve' } },
         3: { removable: true, observations: { ...loose, probeAtGround: 0.02 }, repair: { method: 'lift-out-sleeve' } },

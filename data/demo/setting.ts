@@ -33,6 +33,16 @@ export const timber = {
   soil: 'firm-clay',
 } as const satisfies Partial<Post>
 
+/** A sound post of that kind in concrete, so wide and so deep, its top a little under the ground. */
+export const inConcrete = (length: number, ageYears: number, [diameter, bottom]: readonly [number, number]) =>
+  ({
+    ...timber,
+    length,
+    ageYears,
+    footing: { kind: 'concrete', diameter, top: 0.05, bottom },
+    observations: stands,
+  }) as const satisfies Partial<Post>
+
 interface Run {
   letter: string
   count: number
