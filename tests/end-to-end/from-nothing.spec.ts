@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { answer, expectSaved, open, PHONE, tabTo, toWorkSheet } from './steps'
+import { answer, expectSaved, open, PHONE, placeOfWork, tabTo, toWorkSheet } from './steps'
 
 /* A new job from nothing to the sheet, as a newcomer goes: nobody has to open the line's facts for sensible figures. */
 
@@ -27,7 +27,7 @@ test('in metres, with a finger on a small screen', async ({ browser, baseURL }) 
   await page.getByRole('button', { name: /^Firm clay: a thumb/ }).tap()
   await page.getByLabel('What is it called?').fill('Corner garden')
   await page.getByRole('button', { name: 'Make it' }).tap()
-  await page.getByRole('link', { name: 'Look' }).tap()
+  await placeOfWork(page, 'Look').tap()
   for (const _step of [1, 2]) await page.getByRole('button', { name: 'Next post' }).tap()
   await answer(page, 'at the ground line').tap()
   await answer(page, 'easily').tap()

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { answer, expectSaved, importJob, open, PHONE, pickFiles, saveSign, trialJob } from './steps'
+import { answer, expectSaved, importJob, open, PHONE, pickFiles, placeOfWork, saveSign, trialJob } from './steps'
 import { largePhotograph, sidewaysPhotograph } from '../support/pictures'
 
 test('a bad post by finger on a small screen, the level losing its connection midway', async ({
@@ -72,7 +72,7 @@ test('a second reading stands, and the first is kept with its time and person', 
   await page.getByRole('tab', { name: 'Line' }).click()
   await page.getByLabel('Your name, on readings').fill('I. Aalder')
   await page.getByLabel('Your name, on readings').press('Tab')
-  await page.getByRole('link', { name: /^Look/ }).click()
+  await placeOfWork(page, 'Look').click()
   const probe = page.getByLabel('Soft wood at the ground line', { exact: true })
   for (const length of ['20 mm', '30 mm']) {
     await probe.fill(length)

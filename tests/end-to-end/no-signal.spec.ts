@@ -5,7 +5,7 @@ import { chromium, expect, test, type BrowserContext, type Page } from '@playwri
 import type { Job } from '../../core/document/job'
 import { demoJobs } from '../../data/demo/jobs'
 import { sidewaysPhotograph } from '../support/pictures'
-import { answer, expectSaved, importJob, open, PHONE, pickFiles, saveSign, startPour } from './steps'
+import { answer, expectSaved, importJob, open, PHONE, pickFiles, placeOfWork, saveSign, startPour } from './steps'
 
 /* A day in a hollow where no signal comes, from the start of the installed application to the evening. */
 
@@ -66,7 +66,7 @@ test('a whole day is worked without a signal, and all of it comes to the server 
     })
 
     await test.step('readings and a photograph of it', async () => {
-      await page.getByRole('link', { name: 'Look' }).tap()
+      await placeOfWork(page, 'Look').tap()
       for (const _step of [1, 2]) await page.getByRole('button', { name: 'Next post' }).tap()
       await answer(page, 'at the ground line').tap()
       await answer(page, 'easily').tap()
@@ -82,10 +82,10 @@ test('a whole day is worked without a signal, and all of it comes to the server 
       await page.getByRole('button', { name: 'See the cause' }).tap()
       await page.getByRole('button', { name: 'Choose the repair' }).tap()
       await page.getByRole('button', { name: 'Take it, size the hole' }).tap()
-      await page.getByRole('link', { name: 'Pour' }).click()
+      await placeOfWork(page, 'Pour').click()
       await startPour(page)
       await page.getByRole('button', { name: 'One bag in' }).click()
-      await page.getByRole('link', { name: 'Load' }).click()
+      await placeOfWork(page, 'Load & cost').click()
       await page.getByRole('checkbox', { name: 'props and stakes' }).click()
     })
 
@@ -104,7 +104,7 @@ test('a whole day is worked without a signal, and all of it comes to the server 
         .getByRole('link', { name: new RegExp(`^${OFFERED}`) })
         .last()
         .tap()
-      await later.getByRole('link', { name: 'Load' }).click()
+      await placeOfWork(later, 'Load & cost').click()
       await tab(later, 'Offer').click()
       const offer = later.getByRole('article', { name: 'Offer 1' })
       await offer.getByRole('button', { name: 'Answered here' }).tap()

@@ -3,7 +3,7 @@ import type { Entry, Job } from '../../core/document/job'
 import { pdfFonts, pdfPages, pdfText } from '../support/pdfText'
 import { sidewaysPhotograph } from '../support/pictures'
 import { liveAt } from './liveAt'
-import { answer, expectSaved, expectUsable, importJob, open, PHONE, startPour, trialJob } from './steps'
+import { answer, expectSaved, expectUsable, importJob, open, PHONE, placeOfWork, startPour, trialJob } from './steps'
 
 /*
  * A post that was said to be rotten, and what became of it: dug, poured, signed off, looked at for a year. The work is
@@ -16,7 +16,7 @@ test.use({ serviceWorkers: 'block', timezoneId: 'UTC', actionTimeout: 15_000 })
 
 const part = (page: Page, name: string | RegExp) => page.getByRole('tab', { name })
 const toRecord = async (page: Page, name: string | RegExp) => {
-  await page.getByRole('link', { name: 'Record' }).click()
+  await placeOfWork(page, 'Record').click()
   await part(page, name).click()
 }
 /** The time at which the device lives goes on from there. */
@@ -55,7 +55,7 @@ test('a post that was said to be rotten, from the first look to a year on', asyn
     await answer(page, 'at the ground line').click()
     await type(page, 'Soft wood at the ground line', '12 mm')
     await photograph(page, 'it before', 1)
-    await page.getByRole('link', { name: 'Cause' }).click()
+    await placeOfWork(page, 'Cause').click()
     await page.getByText('I know better').click()
     await page.getByRole('combobox', { name: 'I say' }).press('ArrowDown')
     await page.getByRole('option', { name: 'Rotted at the ground line' }).click()
@@ -65,7 +65,7 @@ test('a post that was said to be rotten, from the first look to a year on', asyn
   })
 
   await test.step('a new post is chosen', async () => {
-    await page.getByRole('link', { name: 'Repair' }).click()
+    await placeOfWork(page, 'Repair').click()
     await page
       .getByRole('button', { name: /^New post, concrete/ })
       .first()
@@ -76,7 +76,7 @@ test('a post that was said to be rotten, from the first look to a year on', asyn
 
   await test.step('dug, it stands in cracked one-sided concrete', async () => {
     await moveTo(page, START + 3600e3)
-    await page.getByRole('link', { name: 'Cause' }).click()
+    await placeOfWork(page, 'Cause').click()
     await page.getByText('What did the digging show?').click()
     const form = page.locator('form').filter({ has: page.getByRole('combobox', { name: 'Digging showed' }) })
     await form.getByRole('combobox', { name: 'Digging showed' }).focus()
@@ -91,7 +91,7 @@ test('a post that was said to be rotten, from the first look to a year on', asyn
   })
 
   await test.step('a boulder at 0.45 m: the hole goes wider', async () => {
-    await page.getByRole('link', { name: 'Hole' }).click()
+    await placeOfWork(page, 'Hole').click()
     await part(page, 'Stopped').click()
     await answer(page, 'rock').click()
     await type(page, 'Reached', '0.45')
@@ -105,7 +105,7 @@ test('a post that was said to be rotten, from the first look to a year on', asyn
   })
 
   await test.step('it is poured, one face read by eye alone', async () => {
-    await page.getByRole('link', { name: 'Pour' }).click()
+    await placeOfWork(page, 'Pour').click()
     await startPour(page)
     await page.getByRole('button', { name: 'One bag in' }).click()
     await page.clock.runFor(20_000)

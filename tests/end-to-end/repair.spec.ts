@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import type { Job, Post } from '../../core/document/job'
-import { expectSaved, expectUsable, importJob, open, PHONE } from './steps'
+import { expectSaved, expectUsable, importJob, open, PHONE, placeOfWork } from './steps'
 
 /* Choosing: side by side, what the choice hangs on, and the whole line at once. */
 
@@ -150,10 +150,7 @@ test('a sound post is made a gate post under the leaf that hangs on it', async (
   await page.keyboard.press('Tab')
   await expectSaved(page)
   await page.keyboard.press('Escape')
-  await page
-    .getByRole('link', { name: /Repair/ })
-    .first()
-    .click()
+  await placeOfWork(page, 'Repair').click()
   await expect(page.getByText('It is to become a gate post. As it stands it leans without any wind.')).toBeVisible()
   // Its wood is sound: the post stays, and gets the footing that a leaf wants.
   await expect(page.getByRole('heading', { name: 'Larger footing round it' })).toBeVisible()

@@ -7,7 +7,7 @@ import { resolveJob } from '../../core/resolve/resolve'
 import { measuresIn } from '../../core/units/quantity'
 import { demoJobs } from '../../data/demo/jobs'
 import { tables } from '../../data/tables'
-import { expectSaved, expectUsable, importJob, open, PHONE } from './steps'
+import { expectSaved, expectUsable, importJob, open, PHONE, placeOfWork } from './steps'
 
 /* Setting out: strings, readings and their answers, tops, cuts, the gate, and what stands round a post. */
 
@@ -220,7 +220,7 @@ test('bays are shared out clear of what is marked, and a run is in hand once', a
   await page.getByRole('button', { name: /electricity, 0\.10 m to the right, from 4\.00 m to 5\.20 m/ }).click()
   await page.getByRole('button', { name: 'Found and marked: in hand' }).click()
   await expect(page.getByRole('button', { name: '✓ in hand' })).toBeVisible()
-  await page.getByRole('link', { name: /^Set out/ }).click()
+  await placeOfWork(page, 'Set out').click()
   await page.getByRole('button', { name: 'What moving it does to the bays' }).click()
   await expect(page.getByText('Between R1 and R12: bays all 2.40 m now')).toBeVisible()
   await page.getByRole('button', { name: 'Move them' }).click()

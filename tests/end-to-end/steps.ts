@@ -49,6 +49,10 @@ export async function open(page: Page, path: string): Promise<void> {
 /** One answer of a question in Look. */
 export const answer = (page: Page, words: string) => page.getByRole('button', { name: words, exact: true })
 
+/** Where a part of the work is done, never a job on the list that says "look again". */
+export const placeOfWork = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Places of the work' }).getByRole('link', { name, exact: true })
+
 export const saveSign = (page: Page) => page.locator('[data-sign]')
 
 export async function expectSaved(page: Page): Promise<void> {
@@ -63,13 +67,13 @@ export async function startPour(page: Page): Promise<void> {
   if (await again.isVisible()) await again.click()
 }
 
-/** Searches the jobs, until the list has nothing else left: what moves under the mouse is not hit. */
 /** To what there is beside the jobs, from their list. */
 export async function goElsewhere(page: Page, place: string): Promise<void> {
   await page.getByRole('button', { name: 'Elsewhere' }).click()
   await page.getByRole('list', { name: 'Elsewhere' }).getByRole('link', { name: place }).click()
 }
 
+/** Searches the jobs, until the list has nothing else left: what moves under the mouse is not hit. */
 export async function searchJobs(page: Page, words: string): Promise<void> {
   await page.getByLabel('Search the jobs').fill(words)
   await expect(page.getByRole('main').getByRole('link').filter({ hasNotText: words })).toHaveCount(0)

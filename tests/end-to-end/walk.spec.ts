@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import type { Reading } from '../../core/document/job'
-import { answer, expectSaved, importJob, open, PHONE, tabTo, trialJob } from './steps'
+import { answer, expectSaved, importJob, open, PHONE, placeOfWork, tabTo, trialJob } from './steps'
 
 const storedJob = async (page: Page, id: string) => (await (await page.request.get(`/api/jobs/${id}`)).json()).job
 
@@ -104,12 +104,12 @@ test('what one post has is given to many at once, what was measured stays, and o
   await open(page, `/jobs/${id}/walk?post=T3`)
   await page.getByRole('tab', { name: 'Post' }).click()
   await answer(page, 'gravel').click()
-  await page.getByRole('link', { name: 'Look' }).click()
+  await placeOfWork(page, 'Look').click()
   await answer(page, 'only the panel').click()
   await expectSaved(page)
   const [, , given] = await posts()
 
-  await page.getByRole('link', { name: 'Walk' }).click()
+  await placeOfWork(page, 'Walk').click()
   await page.getByRole('tab', { name: 'Alike' }).click()
   await page.getByRole('checkbox', { name: /^Soil: / }).check()
   await page.getByRole('checkbox', { name: /^Where it turns: panel only/ }).check()

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { expect, test, type Page } from '@playwright/test'
 import type { Job } from '../../core/document/job'
 import { demoJobs } from '../../data/demo/jobs'
-import { expectSaved, expectUsable, goElsewhere, importJob, open, PHONE, searchJobs } from './steps'
+import { expectSaved, expectUsable, goElsewhere, importJob, open, PHONE, placeOfWork, searchJobs } from './steps'
 
 /* A week with one fence of six broken posts: offered, taken, loaded, mended, and reckoned up. */
 
@@ -168,11 +168,11 @@ test('is offered on Monday, and reckoned up on Friday', async ({ page, request, 
     await page.getByRole('checkbox', { name: 'Small van, 600 kg' }).click()
     await expect(page.getByText(/^Small van: \d+ kg of 600 kg$/)).toBeVisible()
     // A spur in the place of one new post: its bolt is tried before anybody leaves.
-    await page.getByRole('link', { name: /^Repair/ }).click()
+    await placeOfWork(page, 'Repair').click()
     await page.getByRole('button', { name: /^Spur beside it/ }).click()
     await page.getByRole('button', { name: 'Take it, size the hole' }).click()
     await expectSaved(page)
-    await page.getByRole('link', { name: /^Load/ }).click()
+    await placeOfWork(page, 'Load & cost').click()
     const before = page.getByRole('region', { name: 'Before you leave' })
     await expect(before).toContainText('M12 through bolt, 50 mm washer does not fit')
     await page.getByRole('button', { name: 'undo' }).click()
