@@ -1,5 +1,9 @@
 import { defineConfig } from '@playwright/test'
 
+/** Tried as it is installed on a phone; in the others no fresh browser makes its copy of 150 files first. */
+const INSTALLED =
+  /end-to-end.(bench|edits|first-walk|load|look|main-job|many-jobs|no-signal|nothing-lost|pour-and-day|practice|set-out|week|yard)\.spec/
+
 /* Run by `npm test`, which starts a server and a database of its own and passes the address. */
 export default defineConfig({
   testDir: 'tests/end-to-end',
@@ -15,6 +19,9 @@ export default defineConfig({
     // Units are guessed from the language of the device.
     locale: 'en-GB',
     launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking'] },
-    serviceWorkers: 'allow',
   },
+  projects: [
+    { name: 'installed', testMatch: INSTALLED, use: { serviceWorkers: 'allow' } },
+    { name: 'in the browser', testIgnore: INSTALLED, use: { serviceWorkers: 'block' } },
+  ],
 })

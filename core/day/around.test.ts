@@ -54,6 +54,7 @@ describe('the tasks of a post', () => {
     const mixed = questionOf({ ...five, setup: { ...five.setup, tools: { props: 4, level: 1, mixer: 1 } } })
     expect(minutes(mixed, 'pour').pour!.placing).toBeLessThan(minutes(two, 'pour').pour!.placing)
     expect(minutes(mixed, 'pour').tools).toEqual({ level: 1, mixer: 1 })
+    expect(mixed.tasks.filter(({ tools }) => tools.mixer).every(({ pour }) => pour)).toBe(true)
   })
 })
 

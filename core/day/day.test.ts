@@ -5,7 +5,9 @@ import { InputError } from '../errors'
 import { dayBound } from './bound'
 import { breaches, type Breach } from './check'
 import { goalOf } from './goal'
+import { visitsOf } from './calendar'
 import { problemOf } from './problem'
+import { headsOf, roomFor } from './room'
 import type { DayPlan, DayQuestion, Placed, Task } from './question'
 import { planOf } from './schedule'
 import { planDays } from './search'
@@ -233,6 +235,17 @@ describe('the checker', () => {
   it.each(Object.keys(doctored) as Breach['rule'][])('refuses one that is wrong by: %s', (rule) => {
     expect(doctored[rule]()).toContain(rule)
   })
+  it('sees who is at two things at once, and that all but one are free when it is poured', () => {
+    const says = (doctored: DayPlan) => breaches(asked, doctored).map((each) => each.says)
+    expect(says(moved({ brought: { by: ['B'] } }))).toEqual([])
+    expect(says(moved({ brought: { by: ['A'] } }))).toEqual(['A is at two things at once'])
+    const [first, second] = at(plan, 'pour').by
+    const placed = at(plan, 'pour').start + 15
+    const beside = (by: string, start: number) => moved({ cut: { by: [by], start, end: start + 10 } })
+    expect(says(beside(second!, placed))).not.toContain(`${second} is at two things at once`)
+    expect(says(beside(second!, placed - 1))).toContain(`${second} is at two things at once`)
+    expect(says(beside(first!, placed))).toContain(`${first} is at two things at once`)
+  })
   it('lets the weather be where it is met: shade, cover', () => {
     const hot = weather(() => ({ temperature: 31 }))
     expect(rulesOf(plan, hot)).toContain('weather')
@@ -240,6 +253,29 @@ describe('the checker', () => {
     const frost = weather((hour) => ({ temperature: hour === 11 ? -1 : 20 }))
     expect(rulesOf(plan, frost)).toContain('weather')
     expect(rulesOf(plan, { ...frost, covered: true })).not.toContain('weather')
+  })
+})
+
+describe('what time leaves', () => {
+  it('ends each task before what waits for it', () => {
+    const chain = problemOf(question([task('a'), task('b', { minutes: 20, after: [{ task: 'a', least: 5 }] })]))
+    const heads = headsOf(chain, 0)!
+    expect([...heads]).toEqual([
+      ['a', 500],
+      ['b', 535],
+    ])
+    // By hand: from 600 back 20 min, 5 of waiting, 30 more.
+    expect([...roomFor(chain, heads, 600, 0)!.ends]).toEqual([
+      ['b', 600],
+      ['a', 575],
+    ])
+    expect(roomFor(chain, heads, 554, 0)).toBeUndefined()
+  })
+  it('counts who waits before the hours open as being there', () => {
+    // Two short tasks before and in the hours from 480: there from 280 on, all of it outside until then.
+    const asked = question([])
+    const [visit] = visitsOf([day(0, 300, 310), day(0, 500, 510)], asked, problemOf(asked).calendar)
+    expect(visit).toEqual({ day: 0, from: 280, to: 530, overtime: 200 })
   })
 })
 

@@ -125,7 +125,6 @@ export function stormWatch(
 /** @param days ahead */
 export function goesOver(gust: MetresPerSecond, over: MetresPerSecond, days: number): number {
   if (over <= 0) return 1
-  if (!Number.isFinite(over) || gust <= 0) return 0
   return normalShare(Math.log(gust / over) / (SCATTER + SCATTER_A_DAY * days))
 }
 
