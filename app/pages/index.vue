@@ -81,8 +81,8 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
             <p v-if="isSettled && storms.length && isOwn && !search" class="soft">
               Without a signal: the wind as this device heard it last.
             </p>
+            <FirstWalkOffer v-if="isSettled && !away" :jobs="jobs ?? []" />
             <div v-show="isSettled && !search && !away">
-              <FirstWalkOffer :jobs="jobs ?? []" />
               <StormWatch :jobs="storms" :now="now" />
               <section v-if="poured.length" class="needs" aria-labelledby="wet-title">
                 <h2 id="wet-title">Concrete</h2>

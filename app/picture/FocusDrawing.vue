@@ -1,24 +1,25 @@
 <script setup lang="ts">
-import { ref, useTemplateRef } from 'vue'
+import { useTemplateRef } from 'vue'
 import { useDrawing } from './useDrawing'
 import { useDrawingModel } from './useDrawingModel'
 import { usePostDrag } from './usePostDrag'
 import { useGestures } from './useGestures'
+import { usePan } from './usePan'
+import ChosenPost from './ChosenPost.vue'
 import DimensionLine from './DimensionLine.vue'
 import DrawingLabels from './DrawingLabels.vue'
 import DrawingPatterns from './DrawingPatterns.vue'
-import DrawnShape from './DrawnShape.vue'
 import FenceDrawing from './FenceDrawing.vue'
 import GroundStrip from './GroundStrip.vue'
 import HoleGrips from './HoleGrips.vue'
 import MarkDrawing from './MarkDrawing.vue'
 import PlumbRose from './PlumbRose.vue'
-import RunningTape from './RunningTape.vue'
+import StringsOver from './StringsOver.vue'
 import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 import { row } from '~~/core/tables/tables'
-import { px, svgPoints } from '~/picture/model/viewport'
+import { px } from '~/picture/model/viewport'
 
 /**
  * The chosen post in the middle as a full section, its neighbours left and right, in true scale.
@@ -42,9 +43,10 @@ const { enlarge, scale } = useDrawing()
 const ROOM_FOR_ROSE = 480
 /** Width of the frame round a post that is held, px. */
 const HELD = 40
-/** How far a finger holds the drawing aside, px. */
-const pan = ref(0)
-const panning = ref(false)
+const { pan, panning, hold, rest } = usePan(
+  () => station.value,
+  () => scale.value,
+)
 const drag = usePostDrag(() => scale.value)
 const model = useDrawingModel({
   width,
@@ -57,21 +59,6 @@ const model = useDrawingModel({
 })
 const { viewport, station, section } = model
 
-/** Held further aside than this, the drawing goes on to the next post at least, px. */
-const STEP_PIXELS = 40
-function rest(pixels: number): void {
-  panning.value = false
-  pan.value = 0
-  if (Math.abs(pixels) < STEP_PIXELS) return
-  const posts = view.line.value!.posts
-  const middle = station.value - pixels / scale.value
-  const from = posts.findIndex(({ id }) => id === view.post.value?.id)
-  const near = posts.reduce(
-    (best, post, i) => (Math.abs(post.station - middle) < Math.abs(posts[best]!.station - middle) ? i : best),
-    0,
-  )
-  view.walk((near === from ? -Math.sign(pixels) : near - from) || 0)
-}
 useGestures(frame, () => !props.still, {
   grab(target) {
     const id = target.closest('[data-post]')?.getAttribute('data-post')
@@ -81,10 +68,7 @@ useGestures(frame, () => !props.still, {
   },
   pull: drag.pull,
   drop: drag.drop,
-  pan(pixels) {
-    panning.value = true
-    pan.value = pixels
-  },
+  pan: hold,
   rest,
   enlarge,
 })
@@ -122,50 +106,20 @@ useGestures(frame, () => !props.still, {
           :width="HELD"
           :height="height - 4"
         />
-        <polyline :points="svgPoints(model.string.value, viewport)" class="string-line" />
-        <polyline v-if="strings" :points="svgPoints(model.lowString.value, viewport)" class="string-line" />
-        <RunningTape v-if="strings" :posts="model.strings.value" :viewport="viewport" />
-        <circle
-          v-for="[x, y] in model.knots.value"
-          :key="x"
-          class="string-knot"
-          :cx="px(x * scale)"
-          :cy="px(viewport.groundY - y * scale)"
-          r="5"
-        />
-        <g v-if="model.pull.value" class="pull" :transform="`translate(${px(station * scale)}, ${viewport.groundY})`">
-          <line
-            :x1="px(model.pull.value.from[0] * scale)"
-            :x2="px(model.pull.value.to[0] * scale)"
-            :y1="px(-model.pull.value.from[1] * scale)"
-            :y2="px(-model.pull.value.to[1] * scale)"
-          />
-          <polygon :points="model.pull.value.head.map(([x, y]) => `${px(x * scale)},${px(-y * scale)}`).join(' ')" />
-        </g>
-        <line
-          v-if="section.plumb"
-          class="plumb"
-          :x1="px(station * scale)"
-          :x2="px(station * scale)"
-          :y1="viewport.groundY"
-          :y2="px(viewport.groundY - section.plumb.to[1] * scale)"
-        />
-        <line
-          v-for="layer in model.layers.value"
-          :key="layer.key"
-          class="layer"
-          :x1="px((layer.from[0] + station) * scale)"
-          :x2="px((layer.to[0] + station) * scale)"
-          :y1="px(viewport.groundY - layer.from[1] * scale)"
-          :y2="px(viewport.groundY - layer.to[1] * scale)"
-        />
-        <DrawnShape
-          v-for="shape in section.shapes"
-          :key="shape.key"
-          class="chosen-shape"
-          :shape="shape"
+        <StringsOver
+          :high="model.string.value"
+          :low="model.lowString.value"
+          :knots="model.knots.value"
+          :posts="model.strings.value"
+          :is-set-to="strings === true"
           :viewport="viewport"
-          :origin="station"
+        />
+        <ChosenPost
+          :section="section"
+          :layers="model.layers.value"
+          :pull="model.pull.value"
+          :station="station"
+          :viewport="viewport"
         />
         <DimensionLine
           v-for="dimension in model.dimensions.value"
@@ -215,11 +169,6 @@ useGestures(frame, () => !props.still, {
 svg {
   display: block;
 }
-.string-line {
-  fill: none;
-  stroke: var(--string);
-  stroke-width: 1.6;
-}
 .held-post {
   fill: none;
   stroke: var(--string);
@@ -229,31 +178,9 @@ svg {
   fill: var(--string-ink);
   font-size: 18px;
 }
-.string-knot {
-  fill: var(--string);
-}
 .string-name {
   fill: var(--string-ink);
   font-size: 14px;
-}
-.pull {
-  stroke: var(--ink);
-  stroke-width: 2.4;
-  pointer-events: none;
-}
-.plumb {
-  stroke: var(--string);
-  stroke-width: 1.4;
-  stroke-dasharray: 7 5;
-}
-.layer {
-  stroke: var(--umber);
-  stroke-width: 2;
-  stroke-dasharray: 10 5;
-  pointer-events: none;
-}
-.chosen-shape {
-  pointer-events: none;
 }
 .glide {
   transition: transform 0.28s ease-out;

@@ -1,3 +1,4 @@
+import { onTheHour } from '~~/core/report/dates'
 import type { PourClock } from '~~/core/pour/clock'
 import type { PourWarning } from '~~/core/pour/warnings'
 import type { Measures } from '~~/core/units/quantity'
@@ -23,16 +24,28 @@ const STAGES: Record<PourClock['stage'], string> = {
 }
 export const stageWords = (stage: PourClock['stage']): string => STAGES[stage]
 
-/** Day and hour as the clock on the wall there shows them; of today the hour alone. */
-export function timeWords(at: Moment, now: Moment, timeZone?: string): string {
+/**
+ * Day and hour as the clock on the wall there shows them; of today the hour alone, to the minute. What is to come on
+ * another day comes by the next whole hour.
+ */
+export function timeWords(moment: Moment, now: Moment, timeZone?: string): string {
   const zone = timeZone ? { timeZone } : {}
   const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'short', ...zone })
-  const isToday = day.format(at) === day.format(now)
+  const isToday = day.format(moment) === day.format(now)
+  const at = isToday || moment < now ? moment : onTheHour(moment, timeZone)
   const hour = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', ...zone }).format(at)
   if (isToday) return hour
   const isWeekOn = Math.abs(at - now) < 6 * 24 * 3_600_000
   const date = isWeekOn ? { weekday: 'short' as const } : { day: 'numeric' as const, month: 'short' as const }
   return `${new Intl.DateTimeFormat('en-GB', { ...date, ...zone }).format(at)} ${hour}`
+}
+
+/** @example strengthWords(0.304) // 'It has about 30 in 100 of its strength.' */
+export function strengthWords(share: number): string {
+  const hundredths = Math.round(share * 100)
+  return hundredths < 2
+    ? 'It has next to none of its strength yet.'
+    : `It has about ${hundredths} in 100 of its strength.`
 }
 
 /** @example ageWords(25 * 60_000) // '25 min old' */

@@ -1,6 +1,6 @@
 import { diagnose } from '../cause/diagnose'
 import { OBSERVATION_KEYS } from '../cause/observations'
-import { observationsSchema } from '../document/schema'
+import { observationsSchema } from '../document/observationsSchema'
 import { DUTIES } from '../document/vocabulary'
 import { InputError } from '../errors'
 import { MATERIALS } from '../timber/materials'

@@ -1,5 +1,5 @@
 import { lazy, mixed, object, type AnySchema } from 'yup'
-import { neededSectionSchema, sectionShapes } from '../document/schema'
+import { neededSectionSchema, sectionShapes } from '../document/sectionSchema'
 import { typed } from '../schema/fields'
 import { readBy } from '../schema/violations'
 import { bagOrder } from '../concrete/bags'

@@ -1,6 +1,6 @@
 import { lazy, type AnyObject, type AnySchema, type ISchema, type ObjectShape, type SchemaDescription } from 'yup'
 import type { HoleShape } from '../concrete/volume'
-import { neededSectionSchema, sectionShapes } from '../document/schema'
+import { neededSectionSchema, sectionShapes } from '../document/sectionSchema'
 import { InputError } from '../errors'
 import type { NoFigureSoil, Soil } from '../ground/soil'
 import * as fields from '../schema/fields'

@@ -1,5 +1,5 @@
 import { mixed } from 'yup'
-import { neededSectionSchema } from '../document/schema'
+import { neededSectionSchema } from '../document/sectionSchema'
 import { InputError, requireNumber } from '../errors'
 import { groundCapacity } from '../ground/postInGround'
 import { foretold, scaleFrom, weighed } from '../ground/pullTest'

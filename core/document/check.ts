@@ -5,7 +5,7 @@ import type { ReadWith } from '../schema/fields'
 import { violationsOf } from '../schema/violations'
 import type { Tables } from '../tables/tables'
 import type { Job } from './job'
-import { jobSchema } from './schema'
+import { jobSchema } from './jobSchema'
 import { JOB_FORMAT, JOB_VERSION } from './vocabulary'
 
 /**

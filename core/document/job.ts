@@ -3,20 +3,13 @@ import type { daySchema } from './daySchema'
 import type { liftSchema, pourCheckSchema, pourSchema } from './pourSchema'
 import type { asBuiltSchema, ENTRY_VALUES, entrySchema, visitSchema } from './recordSchema'
 import type { gateSchema, lineSetOutSchema } from './setOutSchema'
-import type {
-  footingSchema,
-  holeSchema,
-  jobSchema,
-  judgementSchema,
-  lineSchema,
-  markSchema,
-  photographSchema,
-  postSchema,
-  readingNoteSchema,
-  readingSchema,
-  repairSchema,
-  siteSchema,
-} from './schema'
+import type { jobSchema } from './jobSchema'
+import type { lineSchema, markSchema } from './lineSchema'
+import type { judgementSchema, readingNoteSchema, readingSchema } from './observationsSchema'
+import type { photographSchema } from './photographSchema'
+import type { footingSchema, postSchema } from './postSchema'
+import type { holeSchema, repairSchema } from './repairSchema'
+import type { siteSchema } from './siteSchema'
 
 /*
  * The job document: the one truth of a job, as its schema has it. All parts are optional but names, stations
@@ -64,4 +57,4 @@ export type Duty = NonNullable<Post['duty']>
 export type FootingKind = Footing['kind']
 export type MarkKind = Mark['kind']
 export type Service = NonNullable<Mark['service']>
-export type { Coordinates } from './schema'
+export type { Coordinates } from './lineSchema'

@@ -1,7 +1,10 @@
 import { JOB_VERSION } from './vocabulary'
 import type { SchemaDescription, SchemaObjectDescription, SchemaInnerTypeDescription } from 'yup'
 import { ENTRY_VALUES } from './recordSchema'
-import { holeSchema, jobSchema, leanReadingSchema, sectionShapes } from './schema'
+import { jobSchema } from './jobSchema'
+import { leanReadingSchema } from './observationsSchema'
+import { holeSchema } from './repairSchema'
+import { sectionShapes } from './sectionSchema'
 
 type JsonSchema = Record<string, unknown>
 

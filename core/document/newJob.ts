@@ -1,7 +1,7 @@
 import { string, type InferType } from 'yup'
 import { JOB_FORMAT, JOB_VERSION } from './vocabulary'
 import type { Job } from './job'
-import { FENCE_HEIGHT } from './schema'
+import { FENCE_HEIGHT } from './lineSchema'
 import { postsFromTape } from './tapePosts'
 import { LONGEST } from '../limits'
 import { choice, name, needed, quantity, record, text } from '../schema/fields'

@@ -3,7 +3,7 @@ import { MILESTONES } from '../concrete/setting'
 import { dutiesOf } from '../document/postState'
 import { pourClock } from '../pour/clock'
 import { pourAt } from '../pour/planned'
-import { dayWords, momentWords } from '../report/dates'
+import { dayWords, momentWords, onTheHour } from '../report/dates'
 import type { CustomerQuestion } from './customerQuestion'
 import { signOffAt } from './entries'
 import { visitsDue, VISIT_WORDS, watchedPosts } from './visits'
@@ -26,7 +26,7 @@ export function useWords({ job, at, steps, now, tables, air }: CustomerQuestion,
   const clock = pour && pourClock(pour, now, tables, air)
   if (clock)
     return clock.milestones.flatMap(({ key, latest }) =>
-      used(key) && latest !== null ? [`From ${momentWords(latest, zone)}: ${used(key)}.`] : [],
+      used(key) && latest !== null ? [`From ${momentWords(onTheHour(latest, zone), zone)}: ${used(key)}.`] : [],
     )
   const waits = new Map(steps.flatMap(({ after }) => (after ? [[after.milestone, after.hours] as const] : [])))
   return MILESTONES.flatMap(({ key }) => {

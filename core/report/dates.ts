@@ -1,5 +1,5 @@
 import { returnPeriodWords } from '../wind/returnPeriod'
-import type { Moment } from '../weather/forecast'
+import { MINUTE_MS, type Moment } from '../weather/forecast'
 
 /**
  * A day in words, where the job stands.
@@ -12,6 +12,18 @@ export const dayWords = (at: Moment, timeZone = 'UTC'): string =>
 /** @example momentWords(Date.UTC(2027, 2, 3, 14, 5), 'UTC') // '3 March 2027, 14:05' */
 export const momentWords = (at: Moment, timeZone = 'UTC'): string =>
   `${dayWords(at, timeZone)}, ${new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone }).format(at)}`
+
+/**
+ * The next whole hour of the clock there: days ahead nobody knows the minute at which concrete carries.
+ *
+ * @example onTheHour(Date.UTC(2027, 2, 3, 14, 5), 'UTC') // 15:00 of that day
+ * @example onTheHour(Date.UTC(2027, 2, 3, 14, 5), 'Asia/Kolkata') // 14:30, which is 20:00 there
+ */
+export function onTheHour(at: Moment, timeZone?: string): Moment {
+  const clock = new Intl.DateTimeFormat('en-GB', { minute: 'numeric', ...(timeZone ? { timeZone } : {}) })
+  const whole = Math.ceil(at / MINUTE_MS) * MINUTE_MS
+  return whole + ((60 - Number(clock.format(whole))) % 60) * MINUTE_MS
+}
 
 /** Under this nobody can tell it from never, and over that it is all but sure. */
 const RARE = 1 / 500

@@ -97,6 +97,7 @@ export async function tabTo(page: Page, name: string | RegExp, { back = false } 
 /** To the page for whoever does the work, by keyboard alone: the last but one part of the record. */
 export async function toWorkSheet(page: Page): Promise<void> {
   await page.keyboard.press('0')
+  await expect(page.getByRole('tab', { name: /^Customer/ })).toBeVisible()
   await tabTo(page, /^Customer/)
   await page.keyboard.press('End')
   await page.keyboard.press('ArrowLeft')

@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { resolveJob } from '~~/core/resolve/resolve'
-import { methodDetail } from '~~/core/plan/detail'
 import { plan } from '~~/core/plan/plan'
 import type { Line, Post } from '~~/core/document/job'
 import { jobOf, runOfPosts, tables } from '~~/tests/support/builders'
-import { bayDimensions, heightOfBays } from './bayDimensions'
+import { job, line, repairOf } from '~~/tests/device/rottedPost'
 import { describeSection } from './describe'
-import { extentOf, type Point, type Solid } from '~~/core/repair/solids'
+import { extentOf, type Point } from '~~/core/repair/solids'
 import { groundLine, stringKnots, stringLine } from './groundModel'
 import { methodRow, standingRow } from '~/gust/gustRows'
 import { gustScaleModel } from '~/gust/gustScaleModel'
@@ -14,23 +13,12 @@ import { lineModel } from './lineModel'
 import { lineStrips } from './lineStrips'
 import { markModel } from './markModel'
 import { nearestPost, overviewMarks } from './overviewModel'
-import { sectionModel, type DrawnRepair } from './sectionModel'
+import { sectionModel } from './sectionModel'
 import { fitViewport, svgPoints } from './viewport'
 
-const rotted: Partial<Post> = {
-  footing: { kind: 'concrete', diameter: 0.25, top: 0.05, bottom: 0.6 },
-  observations: { pushPivot: 'at-ground-line', probeAtGround: 0.03, lean: { offset: -0.06, over: 1.2, direction: 0 } },
-}
-const job = jobOf({ ...runOfPosts(5, 2.4, (i) => (i === 2 ? rotted : {})), height: 1.8 })
-const line = resolveJob(job, tables).lines[0]!
 const post = line.posts[2]!
 const postPlan = plan(job, tables).posts[2]!
 const methodOf = (key: string) => postPlan.methods.find((method) => method.method === key)!
-/** A method as it is drawn. */
-function repairOf(key: string, of = job): DrawnRepair {
-  const { links, weakest } = plan(of, tables).posts[2]!.methods.find(({ method }) => method === key)!
-  return { stands: methodDetail(of, tables, 'A3', key)!.stands, weakest: links.find(({ link }) => link === weakest) }
-}
 
 describe('the section', () => {
   it('leans the post as measured and says by how much', () => {
@@ -246,97 +234,5 @@ describe('what is marked along the line', () => {
     expect(Math.max(...gas.points.map(([, y]) => y))).toBeLessThan(0.2)
     const wall = markModel({ id: 'w', kind: 'wall', station: 1 }, 0, String)
     expect(wall.label).toBe('wall, on the line')
-  })
-})
-
-describe('bays measured out beside a post', () => {
-  it('both, one at an end, none for a post that is not there', () => {
-    const lengths = (id: string) => bayDimensions(line, id, 2).map(({ key, length }) => [key, length])
-    expect(lengths('A3')).toEqual([
-      ['bay-0', expect.closeTo(2.4, 9)],
-      ['bay-1', expect.closeTo(2.4, 9)],
-    ])
-    expect(lengths('A1').map(([key]) => key)).toEqual(['bay-1'])
-    expect(lengths('A5').map(([key]) => key)).toEqual(['bay-0'])
-    expect(lengths('Z9')).toEqual([])
-  })
-
-  it('run from left to right at one height', () => {
-    for (const { from, to, side } of bayDimensions(line, 'A3', 1.96)) {
-      expect(from[0]).toBeLessThan(to[0])
-      expect([from[1], to[1], side]).toEqual([1.96, 1.96, 'over'])
-    }
-  })
-
-  it('say what a pulled post has snapped to', () => {
-    const words = (to: 'equal bays' | 'same bay') => bayDimensions(line, 'A3', 2, to).map((bay) => bay.words)
-    expect(words('equal bays')).toEqual(['equal bays', 'equal bays'])
-    expect(words('same bay')).toEqual(['same bay', undefined])
-  })
-
-  it('stand over the tops where there is room for words, else under them', () => {
-    const viewport = { width: 700, height: 600, pixelsPerMetre: 160, groundY: 360 }
-    expect(heightOfBays(1.8, viewport)).toBeCloseTo(1.96, 9)
-    expect(heightOfBays(1.8, { ...viewport, groundY: 300 })).toBeCloseTo(1.5, 9)
-  })
-})
-
-describe('sections of every repair', () => {
-  const planned = plan(job, tables).posts[2]!
-  const model = (method: string, of: Partial<Post> = {}) => {
-    const changed = jobOf({ ...runOfPosts(5, 2.4, (i) => (i === 2 ? { ...rotted, ...of } : {})), height: 1.8 })
-    const [resolved] = resolveJob(changed, tables).lines
-    return sectionModel(resolved!, resolved!.posts[2]!, repairOf(method, changed))
-  }
-  /** As it is planned where somebody chose it: what cannot be done is not sized otherwise. */
-  const methodIn = (key: string) => {
-    const chosen = { ...rotted, repair: { method: key } }
-    const of = jobOf({ ...runOfPosts(5, 2.4, (i) => (i === 2 ? chosen : {})), height: 1.8 })
-    return plan(of, tables).posts[2]!.methods.find(({ method }) => method === key)
-  }
-  const lowest = (shapes: readonly Solid[]) => Math.min(...shapes.map(({ outline }) => extentOf(outline).bottom))
-
-  it.each(['repair-spur', 'new-post-concrete', 'recast-footing'])('%s is drawn to the bottom of its hole', (method) => {
-    const { shapes, dimensions } = model(method)
-    const hole = methodIn(method)!.hole!
-    // What stands of the old footing may reach deeper.
-    expect(lowest(shapes.filter(({ key }) => !key.startsWith('old') && key !== 'post'))).toBeCloseTo(-hole.depth, 6)
-    expect(dimensions.find(({ key }) => key === 'depth')!.length).toBe(hole.depth)
-    expect(dimensions.find(({ key }) => key === 'diameter')!.length).toBe(hole.diameter)
-  })
-
-  it('a spur stands half out of the ground and holds the post by two fixings', () => {
-    const { shapes, notes } = model('repair-spur')
-    const spur = shapes.find(({ key }) => key === 'spur')!
-    const taken = planned.methods.find(({ method }) => method === 'repair-spur')!.parts[0]!.key
-    const spurAbove = tables.parts.lists.spur.rows.find(({ key }) => key === taken)!.length / 2
-    expect(Math.max(...spur.outline.map(([, y]) => y))).toBeCloseTo(spurAbove, 9)
-    expect(shapes.filter(({ key }) => key.endsWith('fixing'))).toHaveLength(2)
-    // It is seen from its own side: in front of the post, and what is gone is an outline.
-    expect(extentOf(spur.outline).left).toBeCloseTo(-extentOf(spur.outline).right, 9)
-    expect(shapes.find(({ key }) => key === 'old-stump')).toMatchObject({ matter: 'outline', edge: 'dashed' })
-    expect(notes.map(({ text }) => text)).toContain('cut back to sound wood')
-  })
-
-  it('a pin stands in the old footing and goes up into the post', () => {
-    const { shapes, dimensions } = model('steel-pin')
-    const pin = shapes.find(({ key }) => key === 'pin')!
-    expect(Math.max(...pin.outline.map(([, y]) => y))).toBeCloseTo(0.3, 9)
-    expect(Math.min(...pin.outline.map(([, y]) => y))).toBeLessThan(0)
-    expect(dimensions.map(({ key }) => key)).toEqual(['pin'])
-  })
-
-  it('making safe leaves the post as it stands, leaning', () => {
-    const { plumb, dimensions } = model('make-safe')
-    expect(plumb).toBeDefined()
-    expect(dimensions.find(({ key }) => key === 'lean')!.length).toBeCloseTo((0.06 / 1.2) * 1.8, 9)
-  })
-
-  it('decay is drawn as deep as it was probed, no deeper than the post', () => {
-    const soft = (probeAtGround: number) =>
-      model('make-safe', { observations: { probeAtGround } }).shapes.filter(({ key }) => key.startsWith('decay'))
-    expect(soft(0)).toEqual([])
-    const [left] = soft(0.2)
-    expect(Math.max(...left!.outline.map(([x]) => x))).toBeCloseTo(0, 9)
   })
 })

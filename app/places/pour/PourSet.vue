@@ -6,6 +6,7 @@ import FoldOut from '~/controls/FoldOut.vue'
 import { usePhotographs } from '~/job/usePhotographs'
 import { usePours } from '~/pours/pours'
 import { usePourEdits } from '~/pours/usePourEdits'
+import { strengthWords } from '~/pours/pourWords'
 import { useTimes } from '~/pours/useTimes'
 import { facesOf } from '~~/core/pour/checks'
 import type { PourClock } from '~~/core/pour/clock'
@@ -80,7 +81,7 @@ const beginAgain = () => again && edits.start(again, undefined, weather.forecast
     </ul>
     <p v-if="rows.length === 0" class="caution">In this cold it does not harden: keep it covered and its props on.</p>
     <p v-if="clock.share !== undefined" class="soft">
-      It has about {{ Math.round(clock.share * 100) }} in 100 of its strength.
+      {{ strengthWords(clock.share) }}
     </p>
     <v-checkbox
       v-if="hasForm"

@@ -1,6 +1,6 @@
 import type { Post, RepairChoice } from '../../document/job'
 import { LONGEST } from '../../limits'
-import { repairSchema } from '../../document/schema'
+import { repairSchema } from '../../document/repairSchema'
 import { text } from '../../schema/fields'
 import { findPost, mapPost, postTarget, withKey, type PostAddress } from '../changes'
 import { postAddress, valueWords, type CommandKind } from '../command'

@@ -1,6 +1,6 @@
 import { number } from 'yup'
 import type { Line } from '../../document/job'
-import { lineSchema } from '../../document/schema'
+import { lineSchema } from '../../document/lineSchema'
 import { lineTarget, withItem, type LineAddress } from '../changes'
 import { lineAddress, put, type CommandKind } from '../command'
 

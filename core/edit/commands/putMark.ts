@@ -1,5 +1,5 @@
 import type { Mark } from '../../document/job'
-import { markSchema } from '../../document/schema'
+import { markSchema } from '../../document/lineSchema'
 import { LONGEST } from '../../limits'
 import { name } from '../../schema/fields'
 import { findLine, lineTarget, mapLine, withItem, withKey, type LineAddress } from '../changes'

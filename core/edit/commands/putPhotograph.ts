@@ -1,5 +1,5 @@
 import type { Photograph } from '../../document/job'
-import { photographSchema } from '../../document/schema'
+import { photographSchema } from '../../document/photographSchema'
 import { LONGEST } from '../../limits'
 import { name } from '../../schema/fields'
 import { findPost, mapPost, postTarget, withItem, withKey, type PostAddress } from '../changes'

@@ -1,5 +1,5 @@
 import type { Post } from '../../document/job'
-import { postSchema } from '../../document/schema'
+import { postSchema } from '../../document/postSchema'
 import { findLine, inOrder, mapLine, postTarget, withItem, type PostAddress } from '../changes'
 import { postAddress, put, type CommandKind } from '../command'
 

@@ -1,6 +1,6 @@
 import { string } from 'yup'
 import type { Hole, Post } from '../../document/job'
-import { holeSchema } from '../../document/schema'
+import { holeSchema } from '../../document/repairSchema'
 import { LONGEST } from '../../limits'
 import { text } from '../../schema/fields'
 import { findPost, mapPost, postTarget, withKey, withPart, type PostAddress } from '../changes'

@@ -1,5 +1,5 @@
 import type { Judgement } from '../../document/job'
-import { judgementSchema } from '../../document/schema'
+import { judgementSchema } from '../../document/observationsSchema'
 import { findPost, mapPost, postTarget, withPart, type PostAddress } from '../changes'
 import { keyWords, oneKeyOf, postAddress, type CommandKind } from '../command'
 

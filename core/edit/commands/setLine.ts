@@ -1,5 +1,5 @@
 import type { Line } from '../../document/job'
-import { lineSchema } from '../../document/schema'
+import { lineSchema } from '../../document/lineSchema'
 import { findLine, lineTarget, mapLine, withKey, type LineAddress } from '../changes'
 import { keyWords, lineAddress, oneKeyOf, type CommandKind } from '../command'
 

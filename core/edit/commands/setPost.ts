@@ -1,5 +1,5 @@
 import type { Post } from '../../document/job'
-import { postSchema } from '../../document/schema'
+import { postSchema } from '../../document/postSchema'
 import { findPost, inOrder, mapLine, mapPost, postTarget, withKey, type PostAddress } from '../changes'
 import { keyWords, oneKeyOf, postAddress, type CommandKind } from '../command'
 

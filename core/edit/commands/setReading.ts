@@ -1,6 +1,6 @@
 import { OBSERVATION_KEYS, MEASURED, type ObservationKey } from '../../cause/observations'
 import type { Post, Reading, ReadingNote } from '../../document/job'
-import { leanReadingSchema, readingNoteSchema } from '../../document/schema'
+import { leanReadingSchema, readingNoteSchema } from '../../document/observationsSchema'
 import { LONGEST } from '../../limits'
 import { quantity, text } from '../../schema/fields'
 import { findPost, mapPost, postTarget, withKey, withPart, type PostAddress } from '../changes'

@@ -1,5 +1,5 @@
 import type { RepairChoice } from '../../document/job'
-import { repairSchema } from '../../document/schema'
+import { repairSchema } from '../../document/repairSchema'
 import { findPost, mapPost, postTarget, withPart, type PostAddress } from '../changes'
 import { keyWords, oneKeyOf, postAddress, type CommandKind } from '../command'
 

@@ -1,5 +1,5 @@
 import type { Site } from '../../document/job'
-import { siteSchema } from '../../document/schema'
+import { siteSchema } from '../../document/siteSchema'
 import { withKey } from '../changes'
 import { keyWords, oneKeyOf, type CommandKind } from '../command'
 
