@@ -1,10 +1,12 @@
 import type { Line } from '~~/core/document/job'
 import type { ResolvedPost } from '~~/core/resolve/resolve'
+import type { Soaked } from '~~/core/plan/soaked'
 import type { Stouter } from '~~/core/plan/stouter'
 import type { MethodPlan, Plan, PostPlan, StandingPlan } from '~~/core/plan/types'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import type { Check } from '~~/core/repair/method'
 import type { Measures } from '~~/core/units/quantity'
+import { returnPeriodWords } from '~~/core/wind/returnPeriod'
 
 /* What is known of a post, in sentences. */
 
@@ -86,6 +88,14 @@ export function standingSentence(
     }
   }
 }
+
+/**
+ * What soaked ground makes of it, and what to do about that.
+ *
+ * @example 'Soaked, this ground lets it go over at 33 m/s, once in 8 years. Where water stands in it, say so under Walk.'
+ */
+export const soakedSentence = ({ gust, returnYears }: Soaked, show: (gust: number) => string): string =>
+  `Soaked, this ground lets it go over at ${show(gust)}, ${returnPeriodWords(returnYears)}. Where water stands in it, say so under Walk.`
 
 /** @example 'By experience; the bare formulas would say 31, not 48 m/s.' */
 export function experienceSentence(

@@ -6,6 +6,7 @@ import { resolveJob } from '../resolve/resolve'
 import { row, type Tables } from '../tables/tables'
 import { designMethod } from './design'
 import { postInHand } from './inHand'
+import { soakedUnderTarget, type Soaked } from './soaked'
 import { planSteps, type StepPlan } from './steps'
 import { stouterPost, type Stouter } from './stouter'
 
@@ -14,6 +15,8 @@ export interface MethodDetail {
   /** What stands where when it is done; without a `post` the old one stays as it stands. */
   stands: readonly Solid[]
   steps: readonly StepPlan[]
+  /** What it comes down to where water stands in its ground, if that is under the target. */
+  soaked?: Soaked
   /** What the next stouter post that is sold would make of it, where there is a new post. */
   stouter?: Stouter
   /** Kinds of parts that it is made with, each with what there is to choose from and what was taken. */
@@ -44,6 +47,7 @@ export function methodDetail(
   return {
     stands: design.stands(),
     steps: planSteps(method, design, context),
+    soaked: soakedUnderTarget(context, design),
     stouter: method.needs.includes('post') ? stouterPost(method, choice, design, context) : undefined,
     parts: method.needs.map((kind) => {
       const { name, rows } = tables.parts.lists[kind]!

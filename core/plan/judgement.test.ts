@@ -123,8 +123,19 @@ describe('both thresholds in words', () => {
   it.each([
     [
       { leanGust: 34, leanReturnYears: 9.2, holdingGust: 45, returnYears: 900 },
-      'leans from 34 m/s, once in 9.2 years; goes over at 45 m/s, less than once in 500 years',
+      'leans from 34 m/s, once in 9 years; goes over at 45 m/s, less than once in 500 years',
     ],
+    [
+      { leanGust: 47, leanReturnYears: 2_000, holdingGust: 63, returnYears: 9e5 },
+      'leans from 47 m/s and goes over at 63 m/s, each less than once in 500 years',
+    ],
+    // No gust over 113 m/s was ever measured near the ground.
+    [
+      { leanGust: 90, leanReturnYears: 9e9, holdingGust: 114, returnYears: 9e9 },
+      'leans from 90 m/s, less than once in 500 years; no wind puts it over',
+    ],
+    [{ leanGust: 185, leanReturnYears: 9e9, holdingGust: 208, returnYears: 9e9 }, 'stands in any wind'],
+    [{ holdingGust: 114, returnYears: 9e9 }, 'stands in any wind'],
     [{ holdingGust: 45, returnYears: 80 }, 'gives way at 45 m/s, once in 80 years'],
     [
       { leanGust: 20, leanReturnYears: 1, holdingGust: 20.2, returnYears: 1 },

@@ -32,11 +32,18 @@ export function onBothThresholds(links: readonly Link[], gust50: MetresPerSecond
   return result
 }
 
+/** The strongest gust that was ever measured near the ground, m/s (World Meteorological Organization: 10 April 1996). */
+const STRONGEST: MetresPerSecond = 113
+/** Nobody will see such a gust: a figure for it says nothing. */
+export const isBeyondWind = (gust: MetresPerSecond): boolean => gust > STRONGEST
+
 /**
  * Both thresholds in words, for every verdict, sheet and list.
  *
  * @param show a gust in the units of the reader
  * @example 'leans from 34 m/s, once in 9 years; goes over at 45 m/s, less than once in 500 years'
+ * @example 'leans from 47 m/s and goes over at 63 m/s, each less than once in 500 years'
+ * @example 'stands in any wind' // what leans from 185 m/s
  */
 export function thresholdWords(
   { leanGust, leanReturnYears, holdingGust, returnYears }: Thresholds,
@@ -44,8 +51,14 @@ export function thresholdWords(
 ): string {
   if (holdingGust === undefined) return ''
   if (holdingGust === Infinity) return 'the wind does not reach it'
-  const over = `${show(holdingGust)}, ${returnPeriodWords(returnYears!)}`
+  if (isBeyondWind(leanGust ?? holdingGust)) return 'stands in any wind'
+  const often = returnPeriodWords(returnYears!)
+  const over = `${show(holdingGust)}, ${often}`
   if (leanGust === undefined) return `gives way at ${over}`
   if (leanGust > holdingGust - 0.5) return `leans and goes over at ${over}`
-  return `leans from ${show(leanGust)}, ${returnPeriodWords(leanReturnYears!)}; goes over at ${over}`
+  const leans = `leans from ${show(leanGust)}`
+  const leansOften = returnPeriodWords(leanReturnYears!)
+  if (isBeyondWind(holdingGust)) return `${leans}, ${leansOften}; no wind puts it over`
+  if (leansOften === often) return `${leans} and goes over at ${show(holdingGust)}, each ${often}`
+  return `${leans}, ${leansOften}; goes over at ${over}`
 }

@@ -1,5 +1,5 @@
 import type { Post } from '../document/job'
-import { thresholdWords } from '../plan/thresholds'
+import { isBeyondWind, thresholdWords } from '../plan/thresholds'
 import { chanceWords, dayWords, periodWords } from '../report/dates'
 import { STOP_GAPS } from '../repair/methods'
 import { endsWords, medianWords, plumbSentence, restsOnWords } from '../survive/words'
@@ -159,19 +159,25 @@ function differenceWords(all: readonly Difference[], says: Measures): string[] {
   ]
 }
 
-function standsWords({ method, years, says }: CustomerQuestion): string[] {
+/** @example 'While the ground is not soaked it may begin to lean in a gust of 36 m/s, such as comes once in 25 years.' */
+function leansWords(gust: number, often: number, { saturated }: CustomerQuestion['post'], says: Measures): string {
+  if (isBeyondWind(gust)) return 'The wind does not make it lean.'
+  const when = saturated ? 'It' : 'While the ground is not soaked it'
+  return `${when} may begin to lean in a gust of ${says.gust(gust)}, such as comes ${periodWords(often)}.`
+}
+
+function standsWords({ method, years, says, post }: CustomerQuestion): string[] {
   const { holdingGust, leanGust, leanReturnYears } = method
+  const isInGround = leanGust !== undefined
   if (holdingGust === undefined || !Number.isFinite(holdingGust)) return []
   const curve = curveOf(years, method.method)
   const fence = wholeYears(years?.restsOn.fenceYears ?? 0)
   return [
     ...(curve
       ? [
-          `That the wind puts it over: ${chanceWords(curve.gone[0]!)} in a year, ${chanceWords(curve.gone[fence - 1]!)} in the ${fence} years that the fence is reckoned to stand yet.`,
+          `That the wind puts it over${isInGround ? ', soaked ground counted' : ''}: ${chanceWords(curve.gone[0]!)} in a year, ${chanceWords(curve.gone[fence - 1]!)} in the ${fence} years that the fence is reckoned to stand yet.`,
         ]
       : []),
-    ...(leanGust === undefined || leanGust > holdingGust - 1
-      ? []
-      : [`It may begin to lean in a gust of ${says.gust(leanGust)}, such as comes ${periodWords(leanReturnYears!)}.`]),
+    ...(!isInGround || leanGust > holdingGust - 1 ? [] : [leansWords(leanGust, leanReturnYears!, post, says)]),
   ]
 }

@@ -51,12 +51,15 @@ describe('the customer’s page', () => {
     const [curve] = reckoned(orchard)('new-post-concrete')!.curves
     const page = customerPageOf(orchard, 'O3', { ...needs, years: reckoned(orchard) })!
     expect(page.parts.find(({ title }) => title === 'What it stands')!.says[0]).toBe(
-      `That the wind puts it over: ${chanceWords(curve!.gone[0]!)} in a year, ${chanceWords(curve!.gone[9]!)} in the 10 years that the fence is reckoned to stand yet.`,
+      `That the wind puts it over, soaked ground counted: ${chanceWords(curve!.gone[0]!)} in a year, ${chanceWords(curve!.gone[9]!)} in the 10 years that the fence is reckoned to stand yet.`,
     )
     expect(page.years).toMatchObject({ from: 2026, fenceYears: 10, curve: { method: 'new-post-concrete' } })
     expect(page.years!.curve.plumb).toHaveLength(YEARS_DRAWN)
     expect(page.years!.says[0]).toMatch(
       /^\d of 10 such posts are still plumb in 2036 \(\d+ to \d+\), when the rest of the fence/,
+    )
+    expect(page.parts.find(({ title }) => title === 'What it stands')!.says[1]).toBe(
+      'While the ground is not soaked it may begin to lean in a gust of 41 m/s, such as comes once in 250 years.',
     )
     expect(pageOf(orchard).years).toBeUndefined()
     expect(part(orchard, 'What it stands').join(' ')).not.toContain('puts it over')

@@ -41,7 +41,7 @@ export function returnPeriodWords(years: Years): string {
   if (years < 1.1) return 'several times a year'
   if (years < 2) return 'most years'
   if (years > 500) return 'less than once in 500 years'
-  return `once in ${years < 10 ? years.toFixed(1).replace(/\.0$/, '') : Math.round(years)} years`
+  return `once in ${Math.round(years)} years`
 }
 
 /**

@@ -9,7 +9,7 @@ import ChoiceBar from '~/controls/ChoiceBar.vue'
 import { depthReason } from '~~/core/plan/recommend'
 import { usePreferencesStore } from '~/session/preferences'
 import { depthRow } from '~/gust/gustRows'
-import { measuredSentence, newPostSentence } from '~/job/stateWords'
+import { measuredSentence, newPostSentence, soakedSentence } from '~/job/stateWords'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import { useHole } from '~/job/useHole'
 import ConcreteFigures from './ConcreteFigures.vue'
@@ -41,6 +41,7 @@ const rules = computed(() => view.postPlan.value!.depthRules)
 const rows = computed(() => rules.value.map((rule) => depthRow(rule, preferences.units)))
 const reason = computed(() => depthReason(hole.value, rules.value, preferences.units))
 const holds = computed(() => thresholdWords(method.value, preferences.measures.gust))
+const soaked = computed(() => view.detail.value?.soaked)
 const measured = computed(() => measuredSentence(view.postPlan.value!))
 const post = computed(() => newPostSentence(method.value, preferences.show))
 const cautions = computed(() => method.value.concrete?.warnings ?? [])
@@ -61,6 +62,7 @@ const cautions = computed(() => method.value.concrete?.warnings ?? [])
     <p class="holds" :class="{ under: !method.holdsTarget }">
       It {{ holds }}{{ method.holdsTarget ? '.' : ': under the target.' }}
     </p>
+    <p v-if="soaked">{{ soakedSentence(soaked, preferences.measures.gust) }}</p>
     <p v-if="measured" class="soft">{{ measured }}</p>
     <p>{{ reason }}</p>
     <PriceOfDepth :take="takeDepth" />

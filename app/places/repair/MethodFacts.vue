@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
-import { capital, checkSentence, experienceSentence } from '~/job/stateWords'
+import { capital, checkSentence, experienceSentence, soakedSentence } from '~/job/stateWords'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import type { MethodPlan } from '~~/core/plan/types'
 import { givesWay } from '~~/core/repair/links'
@@ -59,6 +59,7 @@ async function changePart(kind: string, value: string): Promise<void> {
       <span v-else-if="!method.holdsTarget" class="string-words">Under the target.{{ better }}</span>
     </p>
     <p v-if="experience" class="soft small">{{ experience }}</p>
+    <p v-if="view.detail.value?.soaked">{{ soakedSentence(view.detail.value.soaked, gust) }}</p>
     <p v-if="method.leavesUnsolved.length" class="error-text">
       Leaves unsolved: {{ method.leavesUnsolved.join(', ').toLowerCase() }}.
     </p>
