@@ -140,6 +140,8 @@ describe('cuts and corners', () => {
   })
   it('finds the corner that is square, and the longest 3-4-5', () => {
     expect(diagonal(3, 4, 5).angle).toBeCloseTo(Math.PI / 2, 12)
+    // 4 + 9 − 6 = 7: an equal-sided corner of sixty degrees.
+    expect(diagonal(2, 3, Math.sqrt(7)).angle).toBeCloseTo(Math.PI / 3, 12)
     expect(() => diagonal(3, 4, 8)).toThrow('between 1 and 7 m')
     const found = threeFourFive(2.45, 5, 0.1)!
     expect([found.a, found.b, found.diagonal].map((each) => Math.round(each * 10) / 10)).toEqual([2.4, 3.2, 4])

@@ -103,7 +103,8 @@ describe('spacing', () => {
     const around = panelSpacing(3.67, 1.83, [{ at: 2.75, clear: 0.1 }])
     expect(around.every((at) => Math.abs(at - 2.75) >= 0.1 - 1e-9)).toBe(true)
     expect(Math.min(...around.slice(1).map((at, i) => at - around[i]!))).toBeGreaterThanOrEqual(0.3)
-    // Clear from 2.35 down and from 2.95 up: the upper end is nearer to the middle, 2.75.
+    // Clear from 2.35 down and from 2.95 up: the upper end is nearer to the middle, 2.75; or the lower one.
+    expect(panelSpacing(3.67, 1.83, [{ at: 2.85, clear: 0.3 }])).toEqual([0, 1.83, 2.55, 3.67])
     expect(panelSpacing(3.67, 1.83, [{ at: 2.65, clear: 0.3 }])).toEqual([0, 1.83, 2.95, 3.67])
   })
   const obstacles = fc.array(
