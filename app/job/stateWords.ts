@@ -92,7 +92,7 @@ export function standingSentence(
 /**
  * What soaked ground makes of it, and what to do about that.
  *
- * @example 'Soaked, this ground lets it go over at 33 m/s, once in 8 years. Where water stands in it, say so under Walk.'
+ * @example 'Soaked, this ground lets it go over at 33 m/s, once in 6 years. Where water stands in it, say so under Walk.'
  */
 export const soakedSentence = ({ gust, returnYears }: Soaked, show: (gust: number) => string): string =>
   `Soaked, this ground lets it go over at ${show(gust)}, ${returnPeriodWords(returnYears)}. Where water stands in it, say so under Walk.`

@@ -11,12 +11,12 @@ export interface Soaked {
 }
 
 /**
- * What a repair comes down to on soaked ground, where that is under the target: sand and gravel lose the half of their
- * strength, clay a fifth.
+ * What a repair comes down to on soaked ground, where that is under the target: sand and gravel are buoyed up and lose
+ * what held them together, clay keeps three quarters of its strength.
  *
  * @returns undefined where it holds the target soaked too, where it does not hold it as the ground is, and where water
  *   is in the ground already
- * @example soakedUnderTarget(context, design) // a post for 38 m/s in medium sand: { gust: 32.8, returnYears: 8 }
+ * @example soakedUnderTarget(context, design) // a post for 38 m/s in medium sand: { gust: 32.8, returnYears: 5.7 }
  */
 export function soakedUnderTarget(context: PostContext, { links }: Pick<Design, 'links'>): Soaked | undefined {
   const { post, scale, targetGust } = context

@@ -34,7 +34,7 @@ export function onBothThresholds(links: readonly Link[], gust50: MetresPerSecond
 
 /** The strongest gust that was ever measured near the ground, m/s (World Meteorological Organization: 10 April 1996). */
 const STRONGEST: MetresPerSecond = 113
-/** Nobody will see such a gust: a figure for it says nothing. */
+/** Nobody has seen such a gust: a figure for it says nothing, and is no promise either. */
 export const isBeyondWind = (gust: MetresPerSecond): boolean => gust > STRONGEST
 
 /**
@@ -43,7 +43,7 @@ export const isBeyondWind = (gust: MetresPerSecond): boolean => gust > STRONGEST
  * @param show a gust in the units of the reader
  * @example 'leans from 34 m/s, once in 9 years; goes over at 45 m/s, less than once in 500 years'
  * @example 'leans from 47 m/s and goes over at 63 m/s, each less than once in 500 years'
- * @example 'stands in any wind' // what leans from 185 m/s
+ * @example 'holds more than any gust ever measured' // what leans from 185 m/s
  */
 export function thresholdWords(
   { leanGust, leanReturnYears, holdingGust, returnYears }: Thresholds,
@@ -51,14 +51,14 @@ export function thresholdWords(
 ): string {
   if (holdingGust === undefined) return ''
   if (holdingGust === Infinity) return 'the wind does not reach it'
-  if (isBeyondWind(leanGust ?? holdingGust)) return 'stands in any wind'
+  if (isBeyondWind(leanGust ?? holdingGust)) return 'holds more than any gust ever measured'
   const often = returnPeriodWords(returnYears!)
   const over = `${show(holdingGust)}, ${often}`
   if (leanGust === undefined) return `gives way at ${over}`
   if (leanGust > holdingGust - 0.5) return `leans and goes over at ${over}`
   const leans = `leans from ${show(leanGust)}`
   const leansOften = returnPeriodWords(leanReturnYears!)
-  if (isBeyondWind(holdingGust)) return `${leans}, ${leansOften}; no wind puts it over`
+  if (isBeyondWind(holdingGust)) return `${leans}, ${leansOften}; going over takes more than any gust ever measured`
   if (leansOften === often) return `${leans} and goes over at ${show(holdingGust)}, each ${often}`
   return `${leans}, ${leansOften}; goes over at ${over}`
 }

@@ -161,7 +161,7 @@ function differenceWords(all: readonly Difference[], says: Measures): string[] {
 
 /** @example 'While the ground is not soaked it may begin to lean in a gust of 36 m/s, such as comes once in 25 years.' */
 function leansWords(gust: number, often: number, { saturated }: CustomerQuestion['post'], says: Measures): string {
-  if (isBeyondWind(gust)) return 'The wind does not make it lean.'
+  if (isBeyondWind(gust)) return 'It takes more than any gust ever measured to make it lean.'
   const when = saturated ? 'It' : 'While the ground is not soaked it'
   return `${when} may begin to lean in a gust of ${says.gust(gust)}, such as comes ${periodWords(often)}.`
 }

@@ -151,6 +151,9 @@ describe('storm watch', () => {
     expect(chance(gust + 1, over)).toBeGreaterThanOrEqual(chance(gust, over))
     expect(chance(gust, over + 1)).toBeLessThanOrEqual(chance(gust, over))
   })
+  it('is no chance in a calm, and none of what no gust puts over', () => {
+    expect([goesOver(0, 20, 1), goesOver(20, Infinity, 1), goesOver(20, 0, 1)]).toEqual([0, 0, 1])
+  })
   it('holds each green post to its own repair, whatever its neighbours have', () => {
     const base: Job = demoJobs().at(-1)!
     const methods: Record<string, string> = { B4: 'new-post-concrete', B17: 'recast-footing' }
