@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import Papa from 'papaparse'
 import { jobBills } from '../core/cost/jobBills'
-import { optionCost } from '../core/cost/option'
+import { optionCost, unpricedOf } from '../core/cost/option'
 import type { Job } from '../core/document/job'
 import { InputError, requireChoice } from '../core/errors'
 import { jobGeoJson } from '../core/exchange/geojson'
@@ -91,16 +91,22 @@ function bill(job: Job): string[][] {
   const resolved = resolveJob(job, tables)
   const lines = jobBills({ job, resolved, plan: plan(job, tables) }, tables).flatMap((each) => each.lines)
   const { lines: charged } = optionCost(lines, pricing.catalogue, pricing.settings, pricing.currency)
-  return billTable(
-    charged.map(({ key, name, row, quantity, amount }) => ({
-      key,
-      name,
-      quantity: quantity.valueOf().toString(),
-      unit: row.unit,
-      amount: toDecimal(Number(amount), pricing.currency),
-    })),
-    pricing.currency.code,
-  )
+  const priced = charged.map(({ key, name, row, quantity, amount }) => ({
+    key,
+    name,
+    quantity: quantity.valueOf().toString(),
+    unit: row.unit,
+    amount: toDecimal(Number(amount), pricing.currency),
+  }))
+  // Nothing that the repair takes is left out of its bill: without a price it stands there with an empty amount.
+  const unpriced = unpricedOf(lines, pricing.catalogue).map(({ key, quantity }) => ({
+    key,
+    name: 'no price in the catalogue',
+    quantity: quantity.valueOf().toString(),
+    unit: '',
+    amount: '',
+  }))
+  return billTable([...priced, ...unpriced], pricing.currency.code)
 }
 
 /** One post, or all whose repair was chosen. */

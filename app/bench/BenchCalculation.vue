@@ -9,6 +9,7 @@ import FittedPicture from '~/picture/FittedPicture.vue'
 import BenchSweep from './BenchSweep.vue'
 import { answerLines } from './benchWords'
 import { PICTURES } from './pictures'
+import { sameData } from '~~/core/sameData'
 
 /** A named calculation: what goes in, what comes out, drawn; its source and its worked example in sight. */
 const { calculation, given } = defineProps<{ calculation: Calculation; given: Readonly<Record<string, unknown>> }>()
@@ -40,7 +41,7 @@ const picture = computed(() => {
   const drawn = found && PICTURES[calculation.name]?.(given, found)
   return drawn && drawn.solids.length > 0 ? drawn : undefined
 })
-const isExample = computed(() => JSON.stringify(given) === JSON.stringify(calculation.example[0]))
+const isExample = computed(() => sameData(given, calculation.example[0]))
 const example = computed(() => ({
   given: Object.entries(calculation.example[0])
     .map(([key, value]) => `${key} ${JSON.stringify(value)}`)

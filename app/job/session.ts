@@ -16,6 +16,7 @@ import type { Queue } from '~/sync/queue'
 import { plain, type DeviceStorage, type Step } from '~/sync/storage'
 import { batchesOf } from './batches'
 import { stepOf, takeBack } from './wayBack'
+import { sameData } from '~~/core/sameData'
 
 /** Edits that can be taken back. */
 const STEPS_BACK = 200
@@ -265,4 +266,4 @@ export function openSession(id: string, { storage, queue, edits, api, tables }: 
 }
 
 const without = (conflicts: readonly Conflict[], gone: Conflict): Conflict[] =>
-  conflicts.filter((each) => JSON.stringify(each) !== JSON.stringify(gone))
+  conflicts.filter((each) => !sameData(each, gone))

@@ -34,6 +34,13 @@ describe('a step back', () => {
     expect(back([fact('gravel'), fact(7, 'ageYears'), fact('rock')])).toEqual({ left: [], after: job })
   })
 
+  it('takes back what the server keeps with its keys in another order', () => {
+    const footing = { kind: 'concrete', diameter: 0.25, bottom: 0.5 }
+    const step = stepOf(job, [fact(footing, 'footing')])
+    const now = applyCommands(job, [fact({ bottom: 0.5, diameter: 0.25, kind: 'concrete' }, 'footing')])
+    expect(takeBack(now, step)).toMatchObject({ left: [], commands: [{ key: 'footing', value: null }] })
+  })
+
   it('leaves what others have changed since, says so, and takes back the rest', () => {
     const { left, after } = back([fact('gravel'), fact(7, 'ageYears')], [fact('rock')])
     expect(left).toEqual(['A2 › soil'])

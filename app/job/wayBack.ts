@@ -3,6 +3,7 @@ import { applyCommand, inverseOf, inverseOfAll, subjectWords } from '~~/core/edi
 import type { Command } from '~~/core/edit/commands'
 import { InputError } from '~~/core/errors'
 import type { Step } from '~/sync/storage'
+import { sameData } from '~~/core/sameData'
 
 /** What a step back can do now, and what others have changed since, in words. */
 export interface TakenBack {
@@ -42,7 +43,7 @@ function isAsMade(now: Job, made: Command): boolean {
     const { value } = inverseOf(now, made) as { value?: unknown }
     if ((made.name === 'putPost' || made.name === 'putLine') && made.value && value)
       return !holdsMore(value as Post | Line, made.value)
-    return JSON.stringify(value ?? null) === JSON.stringify(made.value ?? null)
+    return sameData(value ?? null, made.value ?? null)
   } catch (error) {
     if (error instanceof InputError) return false
     throw error
@@ -57,7 +58,7 @@ function holdsMore(thing: Post | Line, made: Post | Line): boolean {
   return (
     standing(thing) > standing(post) ||
     (thing.photographs?.length ?? 0) > (post.photographs?.length ?? 0) ||
-    JSON.stringify(thing.judgement) !== JSON.stringify(post.judgement)
+    !sameData(thing.judgement, post.judgement)
   )
 }
 

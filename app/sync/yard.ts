@@ -9,6 +9,7 @@ import { newIdentity } from './identity'
 import type { Queue, Sender } from './queue'
 import { HOME, plain, type DeviceStorage, type KeptYard } from './storage'
 import type { Tabs } from './tabs'
+import { sameData } from '~~/core/sameData'
 
 export const YARD = 'yard'
 /** Changes that can be taken back. */
@@ -83,8 +84,7 @@ export function createYard(
     await storage.transaction('rw', ['yards', 'outbox'], async () => {
       const now = (await storage.yards.get(HOME)) ?? EMPTY
       // Sent again after its answer was lost, its conflicts are told once.
-      const told = new Set(now.conflicts.map((each) => JSON.stringify(each)))
-      const fresh = answer.conflicts.filter((each) => !told.has(JSON.stringify(each)))
+      const fresh = answer.conflicts.filter((conflict) => !now.conflicts.some((told) => sameData(told, conflict)))
       await storage.yards.put(plain({ ...now, version, own: theirs, conflicts: [...now.conflicts, ...fresh] }))
       await storage.outbox.where({ id: batch.id }).delete()
     })
@@ -130,7 +130,7 @@ export function createYard(
   async function decide(conflict: YardConflict, isMine: boolean): Promise<void> {
     await keep((now) => ({
       ...now,
-      conflicts: now.conflicts.filter((each) => JSON.stringify(each) !== JSON.stringify(conflict)),
+      conflicts: now.conflicts.filter((each) => !sameData(each, conflict)),
     }))
     const { table, key } = conflict.mine
     const there = rowsNow(shippedYard, own.value)[table]?.find((row) => row.key === key)

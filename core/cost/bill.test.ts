@@ -52,6 +52,20 @@ describe('what a repair takes', () => {
       'post/post-100': [2.4, 2.45, 2.4].map((length) => ({ length, count: 1 })),
     })
   })
+  it('finds the post on sale whatever the order of its keys in the document', () => {
+    const job = fence({ posts: 2 })
+    const turned = structuredClone(job)
+    for (const post of turned.lines[0]!.posts) post.section = { across: 0.1, along: 0.1, shape: 'rectangle' }
+    const priced = (each: Job) =>
+      optionCost(
+        billsOf(each).flatMap(({ lines }) => lines),
+        catalogue,
+        costSettings,
+        euro,
+      )
+    expect(priced(turned).unpriced).toEqual([])
+    expect(priced(turned).net).toBe(priced(job).net)
+  })
   it('takes stone by its mass where no concrete goes in', () => {
     const [{ method, lines }] = billsOf(fence({ posts: 2, method: 'new-post-stone' })) as [
       ReturnType<typeof billsOf>[0],

@@ -2,7 +2,7 @@ import { tasksOf, type DayMeans, type DayPost } from '../day/tasks'
 import type { Skill, Task } from '../day/question'
 import { exact, type Exact } from '../money/exact'
 import type { MethodPlan } from '../plan/types'
-import type { Section } from '../timber/section'
+import { sameSection, type Section } from '../timber/section'
 import { row, type Tables } from '../tables/tables'
 import type { CubicMetres, Metres } from '../units/types'
 
@@ -107,7 +107,7 @@ function form({ hole, concrete }: MethodPlan): Unplaced[] {
 const AS_IT_WAS = 'as-it-was'
 /** The post on sale that has the section of the old one. */
 const soldAs = (old: Section | undefined, { parts }: Tables): string | undefined =>
-  old && parts.lists.post.rows.find(({ section }) => JSON.stringify(section) === JSON.stringify(old))?.key
+  old && parts.lists.post.rows.find(({ section }) => section && sameSection(section, old))?.key
 
 function cutEnds({ steps }: DayPost): Unplaced[] {
   const cuts = steps.filter(({ key }) => SOAKS.includes(key)).length

@@ -1,4 +1,4 @@
-import type { Exact } from '../money/exact'
+import { NONE, type Exact } from '../money/exact'
 import type { Currency } from '../money/money'
 import type { BillLine } from './bill'
 import type { CatalogueRow, CostSettings } from './catalogue'
@@ -27,18 +27,25 @@ export function optionCost(
 /** Lines of one thing stand as one: it is rounded once. */
 function priced(lines: readonly BillLine[], catalogue: readonly CatalogueRow[], settings: CostSettings) {
   const sums = new Map<string, { row: CatalogueRow; quantity: Exact }>()
-  const unpriced = new Set<string>()
   for (const line of lines) {
     const row = rowOf(line, catalogue)
-    if (!row) {
-      unpriced.add(line.key)
-      continue
-    }
+    if (!row) continue
     const known = sums.get(row.key)
     sums.set(row.key, { row, quantity: known ? known.quantity.add(line.quantity) : line.quantity })
   }
   const charged = [...sums.values()].map(({ row, quantity }): ChargedLine => chargedLine(quantity, row, settings))
-  return { charged, unpriced: [...unpriced] }
+  return { charged, unpriced: unpricedOf(lines, catalogue).map(({ key }) => key) }
+}
+
+/** What the catalogue has no row for, each thing once with its whole quantity. */
+export function unpricedOf(
+  lines: readonly BillLine[],
+  catalogue: readonly CatalogueRow[],
+): { key: string; quantity: Exact }[] {
+  const sums = new Map<string, Exact>()
+  for (const line of lines)
+    if (!rowOf(line, catalogue)) sums.set(line.key, (sums.get(line.key) ?? NONE).add(line.quantity))
+  return [...sums].map(([key, quantity]) => ({ key, quantity }))
 }
 
 /** Of what is cut from sticks the cheapest one that is long enough. */

@@ -226,6 +226,14 @@ describe('posts, lines, marks and photographs', () => {
     })
   })
 
+  it('is no conflict where both wrote the same with its keys in another order', () => {
+    const footing = (value: object): Command => ({ name: 'setPost', ...at, key: 'footing', value }) as Command
+    const mine = footing({ kind: 'concrete', diameter: 0.25 })
+    expect(rebase([{ id: '1', commands: [mine] }], [footing({ diameter: 0.25, kind: 'concrete' })]).conflicts).toEqual(
+      [],
+    )
+  })
+
   it('is beside who wrote the other, and when', () => {
     const tap = (value: string): Command => ({ name: 'setReading', ...at, key: 'tap', value }) as Command
     const elsewhere: Command = { name: 'renameJob', value: 'Called otherwise' }

@@ -2,6 +2,7 @@ import type { Job } from '../document/job'
 import { targetOf, type CommandBatch } from './apply'
 import type { Command } from './commands'
 import { isRenaming, renamed, renamesOf, type Renames } from './renames'
+import { sameData } from '../sameData'
 
 /** Who wrote something that the server has, and when. */
 export interface Writer {
@@ -92,8 +93,7 @@ function meets(a: Targeted, b: Targeted): boolean {
 const isReading = (command: Command): boolean =>
   command.name === 'setReading' && (command.reading !== undefined || command.without !== undefined)
 
-const sameEdit = (a: Command, b: Command) =>
-  a.name === b.name && JSON.stringify(a.value ?? null) === JSON.stringify(b.value ?? null)
+const sameEdit = (a: Command, b: Command) => a.name === b.name && sameData(a.value ?? null, b.value ?? null)
 
 /** Of several waiting edits of one key only the last is a choice; of readings each is. */
 function lastOfEach(conflicts: readonly Conflict[]): Conflict[] {

@@ -56,6 +56,12 @@ describe('what one post gives to others', () => {
     expect(after(['footing'], true)[1]!.footing).toEqual(giver.footing)
   })
 
+  it('is nothing where the other has the same already, whatever the order of its keys', () => {
+    const same = structuredClone(job)
+    same.lines[0]!.posts[2]!.footing = { bottom: 0.5, diameter: 0.25, kind: 'concrete' }
+    expect(share(same, at('A1'), ['footing'], [at('A3')], false, note)).toEqual({ commands: [], posts: [] })
+  })
+
   it('is a reading of each post, with its time', () => {
     const [, second, third] = after(['observations.pushPivot'])
     for (const post of [second!, third!]) {

@@ -4,6 +4,7 @@ import { inverseOf } from './apply'
 import { findPost, type PostAddress } from './changes'
 import type { Command } from './commands'
 import { SHARED_FACTS } from './grow'
+import { sameData } from '../sameData'
 
 /* Many posts alike: what one post has, given to others at once. */
 
@@ -100,4 +101,4 @@ export function share(
 /** What the post has where the command would write: what taking it back would bring. */
 const valueNow = (job: Job, command: Command): unknown => (inverseOf(job, command) as { value?: unknown }).value ?? null
 const isSo = (job: Job, command: Command): boolean =>
-  JSON.stringify(valueNow(job, command)) === JSON.stringify((command as { value?: unknown }).value)
+  sameData(valueNow(job, command), (command as { value?: unknown }).value)

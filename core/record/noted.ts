@@ -1,6 +1,7 @@
 import type { Entry, Job } from '../document/job'
 import type { Command } from '../edit/commands'
 import { entriesAt } from './entries'
+import { sameData } from '../sameData'
 
 type Met = NonNullable<Job['lines'][number]['posts'][number]['met']>[number]
 
@@ -34,7 +35,7 @@ export function notedWith(job: Job, commands: readonly Command[], signed: Signed
     const known = entriesAt(job, command, 'met')
     const now = (command.value as Met[] | null) ?? []
     return now
-      .filter((met) => !before.some((each) => JSON.stringify(each) === JSON.stringify(met)))
+      .filter((met) => !before.some((each) => sameData(each, met)))
       .map((met) => {
         const same = known.find(({ value }) => value.kind === met.kind && value.depth === met.depth)
         return add({

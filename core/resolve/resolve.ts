@@ -11,6 +11,7 @@ import type { Heard } from '../cause/readings'
 import { heardAlong } from '../document/alike'
 import { carriedBy, dutiesOf, pointedAt } from '../document/postState'
 import type { Duty, Job, Line, Mark, Post, Site } from '../document/job'
+import { sameData } from '../sameData'
 
 export interface Assumption {
   /** Null for the site and the line. */
@@ -119,10 +120,8 @@ const isSamePlace = (a: Place, b: Place): boolean =>
   a.top === b.top &&
   a.isPointedAt === b.isPointedAt &&
   a.atEnd === b.atEnd &&
-  isSameList(a.heard, b.heard) &&
-  isSameList(a.nearMarks, b.nearMarks)
-const isSameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
-  a.length === b.length && (a.length === 0 || JSON.stringify(a) === JSON.stringify(b))
+  sameData(a.heard, b.heard) &&
+  sameData(a.nearMarks, b.nearMarks)
 
 function taker(post: string | null, prefix: string, assumed: Assumption[]) {
   return <T>(given: T | undefined, key: string, value: T, why: string): T => {

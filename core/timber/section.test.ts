@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { sectionProperties } from './section'
+import { sameSection, sectionProperties, type Section } from './section'
 
 const square = (side: number) => ({ shape: 'rectangle' as const, along: side, across: side })
 
@@ -24,6 +24,27 @@ describe('section properties', () => {
     ['25 mm bar', { shape: 'round', diameter: 0.025 }, 1534],
   ] as const)('%s has its tabled modulus', (_name, section, cubicMillimetres) => {
     expect(sectionProperties(section).modulus * 1e9).toBeCloseTo(cubicMillimetres, -0.5)
+  })
+
+  it.each<[string, Section, Section, boolean]>([
+    ['keys in another order', square(0.1), { across: 0.1, along: 0.1, shape: 'rectangle' }, true],
+    ['3½ in and 89 mm', square(3.5 * 0.0254), square(0.089), true],
+    ['a millimetre more', square(0.1), square(0.101), false],
+    ['another shape of one size', { shape: 'round', diameter: 0.1 }, square(0.1), false],
+    [
+      'another wall',
+      { shape: 'tube', diameter: 0.06, wall: 0.002 },
+      { shape: 'tube', diameter: 0.06, wall: 0.003 },
+      false,
+    ],
+    [
+      'turned by a quarter',
+      { shape: 'rectangle', along: 0.05, across: 0.1 },
+      { shape: 'rectangle', along: 0.1, across: 0.05 },
+      false,
+    ],
+  ])('is the same section or not: %s', (_name, a, b, expected) => {
+    expect(sameSection(a, b)).toBe(expected)
   })
 
   it('carries on what decay has left, down to nothing', () => {

@@ -106,6 +106,26 @@ export function sectionSize(section: Section): { along: Metres; across: Metres }
     : { along: section.along, across: section.across }
 }
 
+/** Closer than this two sections are one: a size typed in inches and the same size listed in millimetres, m. */
+const SAME_SIZE: Metres = 0.0005
+
+/**
+ * Whether two sections are of one shape and size, whatever the order of their keys.
+ *
+ * @example sameSection({ shape: 'round', diameter: 0.1 }, { diameter: 0.1, shape: 'round' }) // true
+ */
+export function sameSection(a: Section, b: Section): boolean {
+  const wall = (section: Section) => ('wall' in section ? section.wall : 0)
+  const [one, other] = [sectionSize(a), sectionSize(b)]
+  const isClose = (left: Metres, right: Metres) => Math.abs(left - right) < SAME_SIZE
+  return (
+    a.shape === b.shape &&
+    isClose(one.along, other.along) &&
+    isClose(one.across, other.across) &&
+    isClose(wall(a), wall(b))
+  )
+}
+
 /**
  * Area that the section takes out of a hole, hollow profiles counted as closed, m².
  *

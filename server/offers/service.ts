@@ -11,6 +11,7 @@ import { requireJob } from '../jobs/service'
 import { together, type Workspace } from '../workspace/workspace'
 import { pdfOfPages } from '../../paper/pdf'
 import * as offers from './repository'
+import { sameData } from '../../core/sameData'
 
 const A4 = { width: 210, height: 297 }
 /** A link outlives what it shows by no more than this, ms; and never stands longer than thirty days. */
@@ -30,8 +31,7 @@ export async function keepOffer(workspace: Workspace, jobId: string, draft: Offe
     const there = await offers.findOffer(inside, jobId, draft.id)
     if (there) {
       const { number: its, ...same } = JSON.parse(there.text) as Offer
-      if (JSON.stringify(same) !== JSON.stringify(draft))
-        throw new Taken(`Another offer is there under the identity "${draft.id}".`)
+      if (!sameData(same, draft)) throw new Taken(`Another offer is there under the identity "${draft.id}".`)
       return keptOf({ ...there, number: its }, undefined, new Date())
     }
     const [before] = await offers.offersOf(inside, jobId)
