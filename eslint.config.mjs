@@ -1,5 +1,8 @@
 import withNuxt from './.nuxt/eslint.config.mjs'
 
+/** What a file of the application is told that asks the device for the time. */
+const CORRECTED_CLOCK = 'Ask timeNow() of app/sync/clock.ts, which the server puts right.'
+
 export default withNuxt(
   {
     ignores: ['.vindex/**', 'docs/**'],
@@ -14,6 +17,18 @@ export default withNuxt(
       'vue/first-attribute-linebreak': 'off',
       'vue/html-closing-bracket-newline': 'off',
       'vue/html-indent': 'off',
+    },
+  },
+  {
+    // A device's clock may be wrong: what is stamped by it beats what comes later, or disappears behind it.
+    files: ['app/**/*.{ts,vue}'],
+    ignores: ['app/sync/{clock,api}.ts', '**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: CORRECTED_CLOCK },
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: CORRECTED_CLOCK },
+      ],
     },
   },
 )

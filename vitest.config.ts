@@ -1,5 +1,9 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
+import { clockEnvironment } from './scripts/lib/testClock.mjs'
+
+// The processes that run the tests live at one date, as under `npm test`.
+if (!process.env.VINDEX_CLOCK_AHEAD) Object.assign(process.env, clockEnvironment(process.env.VINDEX_DATE))
 
 /** A machine under load is slow, not wrong, ms. */
 const PATIENCE = 60_000
@@ -8,6 +12,7 @@ const root = fileURLToPath(new URL('.', import.meta.url))
 export default defineConfig({
   resolve: { alias: { '~~': root, '~': `${root}app` } },
   test: {
+    setupFiles: ['tests/support/setup.ts'],
     projects: [
       {
         extends: true,

@@ -9,7 +9,10 @@ import { root, state } from './lib/paths.mjs'
 import { say, step } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
 import { BROWSER_PROGRAMS, DATABASE_PROGRAMS, ensurePackages, ensurePrograms } from './lib/setup.mjs'
+import { clockEnvironment } from './lib/testClock.mjs'
 
+/** Set-up goes by the machine's clock; tests, and the server that they ask, by that of the run. */
+const clock = clockEnvironment(process.env.VINDEX_DATE)
 const reports = join(state, 'reports')
 const total = { passed: 0, failed: 0 }
 
@@ -70,9 +73,19 @@ async function check(name, words) {
 
 async function runVitest() {
   const report = join(reports, 'vitest.json')
-  const env = { VINDEX_TEST_DATABASE: databaseUrl('mysql') }
+  const env = { ...clock, VINDEX_TEST_DATABASE: databaseUrl('mysql') }
   const ok = await step('unit and server tests', () =>
-    succeeds(['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], env),
+    succeeds(
+      [
+        'vitest',
+        'run',
+        '--reporter=default',
+        '--reporter=json',
+        '--reporter=./scripts/lib/slowestReporter.mjs',
+        `--outputFile.json=${report}`,
+      ],
+      env,
+    ),
   )
   const { numPassedTests = 0, numFailedTests = 0 } = read(report)
   add(numPassedTests, numFailedTests, ok)
@@ -83,10 +96,16 @@ async function runEndToEnd() {
   const name = `vindex_test_${process.pid}`
   const { recreate, drop } = await import('./lib/schemas.mjs')
   await recreate(databaseUrl(name))
-  const server = await startServer({ build, databaseUrl: databaseUrl(name), port: await freePort(), seedDemo: true })
+  const server = await startServer({
+    build,
+    databaseUrl: databaseUrl(name),
+    port: await freePort(),
+    seedDemo: true,
+    settings: clock,
+  })
   try {
     const report = join(reports, 'end-to-end.json')
-    const env = { VINDEX_ADDRESS: server.address, VINDEX_BUILD: build, VINDEX_E2E_REPORT: report }
+    const env = { ...clock, VINDEX_ADDRESS: server.address, VINDEX_BUILD: build, VINDEX_E2E_REPORT: report }
     const ok = await step('end-to-end tests', () => succeeds(['playwright', 'test'], env))
     const { expected = 0, flaky = 0, unexpected = 0 } = read(report).stats ?? {}
     add(expected + flaky, unexpected, ok)

@@ -7,6 +7,7 @@ import type { Refusal } from '~/sync/api'
 import { LONGEST } from '~~/core/limits'
 import type { SelfAnswer } from '~~/shared/contract'
 import { ROLE_WORDS } from '~~/shared/people'
+import { timeNow } from '~/sync/clock'
 import { session, waitingHere } from './account'
 import { dayWords } from '~~/core/report/dates'
 import DeviceList from './DeviceList.vue'
@@ -52,7 +53,7 @@ const addPasskey = () =>
   ask(async () => {
     const optionsJSON = await peopleApi.newPasskeyQuestion()
     const response = await startRegistration({ optionsJSON })
-    await peopleApi.addPasskey(`Made on ${dayWords(Date.now())}`, response)
+    await peopleApi.addPasskey(`Made on ${dayWords(timeNow())}`, response)
   }, 'This device has a passkey now.')
 
 /** Whoever leaves takes nothing along: what waits is said first. */

@@ -9,6 +9,7 @@ import {
   type LengthSystem,
 } from '~~/core/units/length'
 import { measuresIn, type VolumeUnit } from '~~/core/units/quantity'
+import { timeNow } from '~/sync/clock'
 import type { ThemeName } from '~/theme'
 
 /** Countries that build in feet and inches. */
@@ -26,7 +27,7 @@ export const usePreferencesStore = defineStore('preferences', () => {
   /** When something was said, and by whom where the name is known. */
   function signed(): { at: string; by?: string } {
     const by = person.value.trim()
-    return { at: new Date().toISOString(), ...(by ? { by } : {}) }
+    return { at: new Date(timeNow()).toISOString(), ...(by ? { by } : {}) }
   }
   const theme = useLocalStorage<ThemeName>('vindex-theme', 'paper')
   /** Figures to be read at arm's length, on the screen and in the drawings. */

@@ -15,6 +15,7 @@ import { misfits } from './fits'
 import { hiresOf } from './hire'
 import { jobBills, postBill, proposedMethods, withMethods } from './jobBills'
 import { toolNotes, type OwnedTool } from './tools'
+import { vanStock } from './vanStock'
 import { vanToday, type WaysOfPost } from './vanToday'
 
 const says = measuresIn('metric')
@@ -102,8 +103,7 @@ describe('what is on the van today', () => {
       ...jobBills(planned('make-safe'), tables).filter((each) => each.address === address),
     ],
   }))
-  const loaded = (counts: Record<string, number>) =>
-    catalogue.map((row) => (row.key in counts ? { ...row, onVan: counts[row.key]! } : row))
+  const loaded = (counts: Record<string, number>) => new Map(Object.entries(counts))
   const enough = {
     'mix/post-mix-20': 60,
     'spur/spur-100': 20,
@@ -116,29 +116,41 @@ describe('what is on the van today', () => {
     'rail/rail-38x88': 9,
   }
 
+  it('counts the bags that somebody counted for this job, whatever the yard keeps on the van', () => {
+    const yard = catalogue.map((each) => ({
+      ...each,
+      ...(each.key in enough ? { onVan: enough[each.key as keyof typeof enough] } : {}),
+    }))
+    const served = (bags?: number) =>
+      vanToday(ways, catalogue, vanStock(bags === undefined ? undefined : { mix: 'post-mix-20', bags }, yard)).posts
+    expect(served().every(({ way }) => way?.method === 'repair-spur')).toBe(true)
+    expect(served(0).some(({ way }) => way?.method === 'repair-spur')).toBe(false)
+  })
+
   it('does nothing with an empty van, and says the fewest things that raise the weakest', () => {
-    const { posts, shopping } = vanToday(ways, catalogue)
+    const { posts, shopping } = vanToday(ways, catalogue, new Map())
     expect(posts.every(({ way }) => way === undefined)).toBe(true)
     expect(shopping).toMatchObject({ address: ways[0]!.address, from: 0 })
     expect(shopping!.to).toBeGreaterThan(0)
     const bought = Object.fromEntries(shopping!.items.map(({ row, count }) => [row.key, count * row.pack]))
-    const then = vanToday(ways, loaded(bought)).posts.find(({ address }) => address === shopping!.address)!
+    const then = vanToday(ways, catalogue, loaded(bought)).posts.find(({ address }) => address === shopping!.address)!
     expect(then.way!.gust).toBe(shopping!.to)
     // Any one of them less, and it does not go.
     for (const { row } of shopping!.items) {
       const { [row.key]: _without, ...rest } = bought
       expect(
-        vanToday(ways, loaded(rest)).posts.find(({ address }) => address === shopping!.address)!.way?.gust ?? 0,
+        vanToday(ways, catalogue, loaded(rest)).posts.find(({ address }) => address === shopping!.address)!.way?.gust ??
+          0,
       ).toBeLessThan(shopping!.to)
     }
   })
 
   it('mends every post with a full one, the weakest first, and each thing is used once', () => {
-    const all = vanToday(ways, loaded(enough))
+    const all = vanToday(ways, catalogue, loaded(enough))
     expect(all.posts.map(({ address }) => address)).toEqual(ways.map(({ address }) => address))
     expect(all.posts.every(({ way }) => way!.method === 'repair-spur')).toBe(true)
     const spur = bills[0]!.method.parts.find(({ kind }) => kind === 'spur')!
-    const one = vanToday(ways, loaded({ ...enough, [`spur/${spur.key}`]: 1 }))
+    const one = vanToday(ways, catalogue, loaded({ ...enough, [`spur/${spur.key}`]: 1 }))
     const same = one.posts.filter(({ way }) => way?.method === 'repair-spur')
     expect(same.length).toBeLessThan(ways.length)
     expect(same[0]!.address).toBe(ways[0]!.address)

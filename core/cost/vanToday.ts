@@ -2,6 +2,7 @@ import { exact, NONE, type Exact } from '../money/exact'
 import type { MetresPerSecond } from '../units/types'
 import { SERVICES, type CatalogueRow } from './catalogue'
 import type { PostBill } from './jobBills'
+import type { VanStock } from './vanStock'
 
 /** A post with the ways that it could be mended. */
 export interface WaysOfPost {
@@ -39,25 +40,25 @@ const gustOf = ({ method }: PostBill) => method.holdingGust ?? 0
  * What can be done with what is on the van: the weakest post is served first, each by the way that holds most of
  * those for which everything is there.
  *
- * @param catalogue with the counts that are on the van
+ * @param onVan what is on the van
  */
-export function vanToday(posts: readonly WaysOfPost[], catalogue: readonly CatalogueRow[]): VanToday {
-  const left = new Map(catalogue.map((row) => [row.key, exact(row.onVan ?? 0)]))
+export function vanToday(posts: readonly WaysOfPost[], catalogue: readonly CatalogueRow[], onVan: VanStock): VanToday {
+  const left = new Map(catalogue.map(({ key }) => [key, exact(onVan.get(key) ?? 0)]))
   const served = [...posts]
     .sort((a, b) => a.standing - b.standing)
     .map(({ address, standing, ways }): TodayPost & { of: WaysOfPost } => {
       const best = [...ways]
-        .filter((way) => gustOf(way) > standing && missing(way, left, catalogue)?.length === 0)
+        .filter((way) => gustOf(way) > standing && missing(way, left, catalogue, onVan)?.length === 0)
         .sort((a, b) => gustOf(b) - gustOf(a))[0]
       const of = { address, standing, ways }
       if (!best) return { address, standing, of }
-      for (const [key, quantity] of needs(best, catalogue) ?? []) left.set(key, left.get(key)!.sub(quantity))
+      for (const [key, quantity] of needs(best, catalogue, onVan) ?? []) left.set(key, left.get(key)!.sub(quantity))
       return { address, standing, of, way: { method: best.method.method, name: best.method.name, gust: gustOf(best) } }
     })
   const now = ({ way, standing }: TodayPost) => way?.gust ?? standing
   const shopping = [...served]
     .sort((a, b) => now(a) - now(b))
-    .flatMap((post) => shoppingFor(post, now(post), left, catalogue) ?? [])[0]
+    .flatMap((post) => shoppingFor(post, now(post), left, catalogue, onVan) ?? [])[0]
   return {
     posts: served.map(({ of: _of, ...post }) => post),
     ...(shopping ? { shopping } : {}),
@@ -65,27 +66,38 @@ export function vanToday(posts: readonly WaysOfPost[], catalogue: readonly Catal
 }
 
 /** Units by row; undefined where the yard's list has none of something. */
-function needs({ lines }: PostBill, catalogue: readonly CatalogueRow[]): Map<string, Exact> | undefined {
+function needs(
+  { lines }: PostBill,
+  catalogue: readonly CatalogueRow[],
+  onVan: VanStock,
+): Map<string, Exact> | undefined {
   const sums = new Map<string, Exact>()
   for (const { key, quantity, piece } of lines) {
-    const row = piece ? stickFor(piece, catalogue) : catalogue.find((each) => each.key === key)
+    const row = piece ? stickFor(piece, catalogue, onVan) : catalogue.find((each) => each.key === key)
     if (!row) return undefined
     if (isGoods(row)) sums.set(row.key, (sums.get(row.key) ?? NONE).add(quantity))
   }
   return sums
 }
 /** The one that is there before the one that would be bought; then the cheapest. */
-const stickFor = ({ stock, length }: { stock: string; length: number }, catalogue: readonly CatalogueRow[]) =>
-  catalogue
+function stickFor(
+  { stock, length }: { stock: string; length: number },
+  catalogue: readonly CatalogueRow[],
+  onVan: VanStock,
+): CatalogueRow | undefined {
+  const isThere = ({ key }: CatalogueRow) => (onVan.get(key) ?? 0) > 0
+  return catalogue
     .filter((row) => row.stockOf === stock && (row.length ?? 0) >= length - 1e-9)
-    .sort((a, b) => Number((b.onVan ?? 0) > 0) - Number((a.onVan ?? 0) > 0) || a.price - b.price)[0]
+    .sort((a, b) => Number(isThere(b)) - Number(isThere(a)) || a.price - b.price)[0]
+}
 
 function missing(
   way: PostBill,
   left: ReadonlyMap<string, Exact>,
   catalogue: readonly CatalogueRow[],
+  onVan: VanStock,
 ): { row: CatalogueRow; count: number }[] | undefined {
-  const wanted = needs(way, catalogue)
+  const wanted = needs(way, catalogue, onVan)
   if (!wanted) return undefined
   return [...wanted].flatMap(([key, quantity]) => {
     const short = quantity.sub(left.get(key) ?? NONE)
@@ -100,11 +112,12 @@ function shoppingFor(
   from: MetresPerSecond,
   left: ReadonlyMap<string, Exact>,
   catalogue: readonly CatalogueRow[],
+  onVan: VanStock,
 ): VanToday['shopping'] {
   const lists = of.ways
     .filter((way) => gustOf(way) > from + 0.5 && way.method.leavesUnsolved.length === 0)
     .flatMap((way) => {
-      const items = missing(way, left, catalogue)
+      const items = missing(way, left, catalogue, onVan)
       return items && items.length > 0
         ? [{ way, items, price: items.reduce((sum, { row, count }) => sum + row.price * count, 0) }]
         : []

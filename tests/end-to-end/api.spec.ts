@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { calculations } from '../../core/calc/registry'
 import { demoJobs } from '../../data/demo/jobs'
 import type { Job } from '../../core/document/job'

@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import type { ListPage } from '../../shared/contract'
 import { importJob, open, pickFiles, trialJob } from './steps'
 

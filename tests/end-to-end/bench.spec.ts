@@ -1,11 +1,10 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { calculations } from '../../core/calc/registry'
 import { expectUsable, goElsewhere, open, PHONE, tabTo } from './steps'
 
 /* The bench: every named calculation as a form with its drawing, without a job. */
 
-const figure = (page: import('@playwright/test').Page, name: string) =>
-  page.getByRole('definition').filter({ hasText: name })
+const figure = (page: import('./test').Page, name: string) => page.getByRole('definition').filter({ hasText: name })
 
 test('every calculation has its form, its answer, its drawing, its source and its example', async ({ page }) => {
   await open(page, '/')

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { answer, expectSaved, importJob, open, trialJob } from './steps'
 import type { Job } from '../../core/document/job'
 

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import type { Job } from '../../core/document/job'
 import { demoDays } from '../../data/demo/days'
 import { liveAt } from './liveAt'

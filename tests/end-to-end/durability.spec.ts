@@ -1,5 +1,5 @@
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { freePort, startDatabase } from '../../scripts/lib/database.mjs'
 import { state } from '../../scripts/lib/paths.mjs'
 import { recreate } from '../../scripts/lib/schemas.mjs'

@@ -1,4 +1,4 @@
-import { expect, test, type Browser, type Page } from '@playwright/test'
+import { expect, test, type Browser, type Page } from './test'
 import { answer, expectSaved, importJob, open, saveSign, trialJob } from './steps'
 
 const two = async (browser: Browser, path: string, baseURL?: string) => {

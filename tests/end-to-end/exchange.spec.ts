@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { PICKED, SEEN_TOGETHER, type Observations } from '../../core/cause/observations'
 import { expectSaved, importJob, open, pickFiles, trialJob } from './steps'
 

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { expectUsable, open, placeOfWork, searchJobs } from './steps'
 
 /* The first walk: one demo post from the look to the sign-off, left at any time. */

@@ -1,9 +1,7 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { answer, expectSaved, open, PHONE, placeOfWork, tabTo, toWorkSheet } from './steps'
 
 /* A new job from nothing to the sheet, as a newcomer goes: nobody has to open the line's facts for sensible figures. */
-
-const LONGEST = 180_000
 
 /** From the cause to a sheet with a hole that practice would dig. */
 async function expectSheet(page: Page, depth: RegExp, bags: RegExp, holds: RegExp): Promise<void> {
@@ -20,7 +18,6 @@ test('in metres, with a finger on a small screen', async ({ browser, baseURL }) 
   const context = await browser.newContext({ ...PHONE, locale: 'en-GB', baseURL })
   const page = await context.newPage()
   await open(page, '/')
-  const began = Date.now()
   await page.getByRole('button', { name: 'New job' }).tap()
   await answer(page, 'among houses and trees').tap()
   await answer(page, 'houses or dense growth').tap()
@@ -44,7 +41,6 @@ test('in metres, with a finger on a small screen', async ({ browser, baseURL }) 
     /[2-5] bags of 20 kg fast post mix/,
     /Leans from 3\d m\/s.*goes over at (4|5)\d m\/s/,
   )
-  expect(Date.now() - began).toBeLessThan(LONGEST)
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360)
   await context.close()
 })
@@ -54,7 +50,6 @@ test('in feet and inches, with the keyboard alone', async ({ browser, baseURL })
   const context = await browser.newContext({ locale: 'en-US', baseURL, viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
   await open(page, '/')
-  const began = Date.now()
   await tabTo(page, 'New job')
   await page.keyboard.press('Enter')
   for (const tile of ['among houses and trees', 'houses or dense growth', /^Firm clay: a thumb/]) {
@@ -96,7 +91,6 @@ test('in feet and inches, with the keyboard alone', async ({ browser, baseURL })
     /[2-5] bags of 50 lb fast-setting mix/,
     /Leans from [78]\d mph.*goes over at (9|10|11)\d mph/,
   )
-  expect(Date.now() - began).toBeLessThan(LONGEST)
   await context.close()
 })
 

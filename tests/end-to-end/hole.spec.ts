@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import type { Job, Post } from '../../core/document/job'
 import { plan } from '../../core/plan/plan'
 import { measuresIn } from '../../core/units/quantity'

@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
 import { chromium, type Page } from '@playwright/test'
+import { liveAtRun } from './test'
 
 export type Killable = { page: Page; kill: () => Promise<void> }
 
@@ -30,7 +31,7 @@ export async function launchOnce(profile: string): Promise<Killable> {
     await ended
     throw error
   })
-  const context = browser.contexts()[0]!
+  const context = await liveAtRun(browser.contexts()[0]!)
   return {
     page: context.pages()[0] ?? (await context.newPage()),
     async kill() {

@@ -1,6 +1,6 @@
 import { join } from 'node:path'
 import mysql from 'mysql2/promise'
-import { expect, test, type APIRequestContext } from '@playwright/test'
+import { expect, test, type APIRequestContext } from './test'
 import { freePort, startDatabase } from '../../scripts/lib/database.mjs'
 import { state } from '../../scripts/lib/paths.mjs'
 import { recreate } from '../../scripts/lib/schemas.mjs'

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { fence } from '../../data/demo/days'
 import { expectSaved, expectUsable, importJob, open, PHONE } from './steps'
 

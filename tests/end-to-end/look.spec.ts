@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { answer, expectSaved, importJob, open, PHONE, pickFiles, placeOfWork, saveSign, trialJob } from './steps'
 import { largePhotograph, sidewaysPhotograph } from '../support/pictures'
 
@@ -10,7 +10,6 @@ test('a bad post by finger on a small screen, the level losing its connection mi
   const id = await importJob(request, trialJob('Bad post, phone'))
   const context = await browser.newContext({ ...PHONE, baseURL })
   const page = await context.newPage()
-  const began = Date.now()
   await open(page, `/jobs/${id}/look?post=T3`)
   await answer(page, 'at the ground line').tap()
   await answer(page, 'easily').tap()
@@ -36,7 +35,6 @@ test('a bad post by finger on a small screen, the level losing its connection mi
   await answer(page, 'gap beside the post').tap()
   await answer(page, 'in a storm').tap()
   await expectSaved(page)
-  expect(Date.now() - began).toBeLessThan(60_000)
 
   const { job } = await (await request.get(`/api/jobs/${id}`)).json()
   const { observations, readings } = job.lines[0].posts[2]

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { answer, expectSaved, importJob, open, tabTo, trialJob, toWorkSheet } from './steps'
 
 /** Look, cause, repair, hole, sheet: one bad post, once through. */
@@ -36,9 +36,7 @@ test('the main job with the mouse, and all of it there after a new start of the 
   browser,
 }) => {
   const id = await importJob(request, trialJob('Main job, mouse'))
-  const began = Date.now()
   await mainJobByPointer(page, `/jobs/${id}`)
-  expect(Date.now() - began).toBeLessThan(120_000)
 
   const another = await (await browser.newContext()).newPage()
   await open(another, `/jobs/${id}/look?post=T3`)

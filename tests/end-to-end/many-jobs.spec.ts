@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { answer, expectSaved, importJob, open, searchJobs, trialJob } from './steps'
 
 /* Several jobs in one sitting: each shows itself, and what was entered in it arrives in it. */

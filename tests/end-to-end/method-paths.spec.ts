@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import type { Job, Line, Post } from '../../core/document/job'
 import { expectSaved, importJob, open, PHONE } from './steps'
 

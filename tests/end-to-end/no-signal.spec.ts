@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
+import { chromium, expect, liveAtRun, test, type BrowserContext, type Page } from './test'
 import type { Job } from '../../core/document/job'
 import { demoJobs } from '../../data/demo/jobs'
 import { sidewaysPhotograph } from '../support/pictures'
@@ -15,13 +15,15 @@ const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: t
 
 /** The application as it starts on a phone, with what was kept on it before. */
 async function start(profile: string, baseURL: string, hasSignal: boolean): Promise<[BrowserContext, Page]> {
-  const context = await chromium.launchPersistentContext(profile, {
-    ...PHONE,
-    locale: 'en-GB',
-    baseURL,
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox'],
-  })
+  const context = await liveAtRun(
+    await chromium.launchPersistentContext(profile, {
+      ...PHONE,
+      locale: 'en-GB',
+      baseURL,
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox'],
+    }),
+  )
   await context.setOffline(!hasSignal)
   return [context, context.pages()[0] ?? (await context.newPage())]
 }

@@ -1,5 +1,5 @@
 import { join } from 'node:path'
-import { expect, test, type APIRequestContext, type Browser, type Page } from '@playwright/test'
+import { expect, test, type APIRequestContext, type Browser, type Page } from './test'
 import type { Knex } from 'knex'
 import { connect } from '../../database/connect'
 import { firstLeadCode } from '../../server/people/codes'

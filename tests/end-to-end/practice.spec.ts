@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { drawCase, type PracticeCase } from '../../core/practice/case'
 import { DRILLS, drillOf } from '../../core/practice/drills'
 import { bestMove, LONGEST_LINE } from '../../core/practice/search'

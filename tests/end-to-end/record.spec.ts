@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import type { Entry, Job } from '../../core/document/job'
 import { pdfFonts, pdfPages, pdfText } from '../support/pdfText'
 import { sidewaysPhotograph } from '../support/pictures'

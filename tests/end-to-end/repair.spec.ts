@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import type { Job, Post } from '../../core/document/job'
 import { expectSaved, expectUsable, importJob, open, PHONE, placeOfWork } from './steps'
 

@@ -1,5 +1,5 @@
 import { build } from 'esbuild'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { allFigures } from './figures'
 
 /**

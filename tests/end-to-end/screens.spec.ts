@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { demoJobs } from '../../data/demo/jobs'
 import { expectUsable, importJob, open, PHONE, searchJobs, trialJob } from './steps'
 

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import type { Job, Post } from '../../core/document/job'
 import { plan } from '../../core/plan/plan'
 import { gateSetOut } from '../../core/plan/setOut/gate'
@@ -58,7 +58,6 @@ test('a whole line of twelve by touch, without a signal, in under four minutes',
   await open(page, `/jobs/${id}/set-out?post=R1`)
   await expect(reading(page, 'gap at the lower string')).toBeVisible()
   await context.setOffline(true)
-  const began = Date.now()
   const wanted = setOutOf(longLine).posts
   for (const [i, post] of wanted.entries()) {
     await expect(page.getByText(`${post.post} ${post.carries ? 'carries' : 'is set to'} the strings`)).toBeVisible()
@@ -76,8 +75,6 @@ test('a whole line of twelve by touch, without a signal, in under four minutes',
     }
     if (i < POSTS - 1) await page.getByRole('button', { name: 'Next post ›' }).tap()
   }
-  const seconds = (Date.now() - began) / 1e3
-  expect(seconds).toBeLessThan(240)
   await context.setOffline(false)
   await expect(page.locator('[data-sign]')).toHaveAttribute('data-sign', 'saved')
   const kept = (await documentOf(page, id)).lines[0]!.posts

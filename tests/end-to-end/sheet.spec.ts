@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { row } from '../../core/tables/tables'
 import { tables } from '../../data/tables'
 import { importJob, open, trialJob } from './steps'

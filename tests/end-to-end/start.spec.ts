@@ -4,9 +4,10 @@ import { once } from 'node:events'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { freePort } from '../../scripts/lib/database.mjs'
 import { root } from '../../scripts/lib/paths.mjs'
+import { withoutTestClock } from '../../scripts/lib/testClock.mjs'
 
 /* The start command as somebody uses it, in a state folder of its own that shares the build alone. */
 
@@ -52,7 +53,7 @@ interface Started {
 }
 function start(place: string, settings: Record<string, string>): Started {
   const child = spawn(process.execPath, [join(root, 'scripts', 'start.mjs')], {
-    env: { ...process.env, VINDEX_STATE: place, DATABASE_URL: '', ...settings },
+    env: { ...withoutTestClock(process.env), VINDEX_STATE: place, DATABASE_URL: '', ...settings },
     stdio: ['ignore', 'pipe', 'pipe'],
   })
   let text = ''
@@ -79,11 +80,9 @@ test('what cannot work is said in one sentence, at once', async () => {
     [{ PORT: free, DATABASE_URL: `mysql://a:b@127.0.0.1:${free}/vindex` }, `no database answers at 127.0.0.1:${free}`],
   ]
   for (const [settings, words] of tried) {
-    const began = Date.now()
     const started = start(newPlace(), settings)
     expect(await started.ended, words).toBe(1)
     expect(started.said()).toContain(words)
-    expect(Date.now() - began, words).toBeLessThan(15_000)
   }
   taken.close()
 })
@@ -134,10 +133,8 @@ test('two starts at once are one; what dies or freezes comes back; Ctrl-C leaves
     ],
   ] as const) {
     const before = winner.said().split(`${name} is up again`).length - 1
-    const began = Date.now()
     process.kill(pid(), signal)
     await says(winner, words)
-    expect(Date.now() - began, words).toBeLessThan(8_000)
     await says(winner, `${name} is up again`, before + 1)
     await expect.poll(isHealthy, { timeout: 15_000 }).toBe(true)
   }

@@ -1,11 +1,10 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import type { Reading } from '../../core/document/job'
 import { answer, expectSaved, importJob, open, PHONE, placeOfWork, tabTo, trialJob } from './steps'
 
 const storedJob = async (page: Page, id: string) => (await (await page.request.get(`/api/jobs/${id}`)).json()).job
 
 test('a line of twenty posts with the keyboard alone, in under three minutes', async ({ page }) => {
-  const began = Date.now()
   await open(page, '/')
   await tabTo(page, 'New job')
   await page.keyboard.press('Enter')
@@ -36,7 +35,6 @@ test('a line of twenty posts with the keyboard alone, in under three minutes', a
   await tabTo(page, 'Make all posts like it', { back: true })
   await page.keyboard.press('Enter')
   await expectSaved(page)
-  expect(Date.now() - began).toBeLessThan(180_000)
 
   const id = /jobs\/([^/]+)/.exec(page.url())![1]!
   const { posts } = (await storedJob(page, id)).lines[0]

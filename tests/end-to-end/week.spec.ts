@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import type { Job } from '../../core/document/job'
 import { demoJobs } from '../../data/demo/jobs'
 import { expectSaved, expectUsable, goElsewhere, importJob, open, PHONE, placeOfWork, searchJobs } from './steps'

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test'
 import { expectUsable, goElsewhere, open, PHONE } from './steps'
 
 /* Words of the trade, each with its drawing, found by their name. */

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { expectUsable, open, PHONE, pickFiles } from './steps'
 
 /* The yard is one for all tests: each works in a table of its own, and takes back what it changed. */

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test'
 import { standardFence } from '../support/stands'
 import type { Job } from '../../core/document/job'
 import { restsOnWords } from '../../core/survive/words'

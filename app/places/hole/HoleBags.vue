@@ -9,6 +9,7 @@ import { liveCount, runsOut } from '~~/core/hole/live'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import { row } from '~~/core/tables/tables'
 import { usePreferencesStore } from '~/session/preferences'
+import { useVanStock } from '~/yard/useVanStock'
 import { bagWords } from './holeWords'
 import { openHoles } from './openHoles'
 import { useHoleBench } from './useHoleBench'
@@ -20,18 +21,16 @@ const preferences = usePreferencesStore()
 const { put } = useHole(session, view)
 const { kept } = useHoleBench()
 
-const van = computed(() => session.job?.site?.van ?? {})
-const setBags = (bags: number | null) =>
-  session.edit([{ name: 'setSite', key: 'van', value: bags === null ? null : { ...van.value, bags } }])
+const { bags: onVan, setBags } = useVanStock()
 const holes = computed(() => openHoles(view.plan.value!, view.line.value!))
 const wanted = computed(() => holes.value.reduce((sum, { plan }) => sum + plan.concrete!.bags.exactCount, 0))
 const best = computed(() =>
-  session.job && van.value.bags !== undefined
+  session.job && onVan.value !== undefined
     ? bestUseOfBags(
         session.job,
         view.tables.value,
         holes.value.map(({ post, plan }) => ({ post, method: plan.method })),
-        van.value.bags,
+        onVan.value,
       )
     : undefined,
 )
@@ -47,15 +46,15 @@ const over = computed(() => {
   return counts.length > 0 ? counts.reduce((sum, each) => sum + each, 0) / counts.length : 0
 })
 const out = computed(() =>
-  van.value.bags === undefined
+  onVan.value === undefined
     ? undefined
     : runsOut(
         holes.value.map(({ post, plan }) => ({ post, bags: plan.concrete!.bags.exactCount })),
-        van.value.bags,
+        onVan.value,
         over.value,
       ),
 )
-const ways = computed(() => (kept.value && van.value.bags !== undefined ? makeDo(kept.value, van.value.bags) : []))
+const ways = computed(() => (kept.value && onVan.value !== undefined ? makeDo(kept.value, onVan.value) : []))
 const gust = ({ plan }: MakeDo) => thresholdWords(plan, preferences.measures.gust)
 
 /** One undo takes them all back. */
@@ -72,7 +71,7 @@ function takeAll(): void {
 <template>
   <div>
     <div class="field-grid">
-      <QuantityField label="Bags on the van" :value="van.bags" :save="setBags" />
+      <QuantityField label="Bags on the van" :value="onVan" :save="setBags" />
     </div>
     <p>
       {{ holes.length }} open {{ holes.length === 1 ? 'hole' : 'holes' }} on this line want

@@ -10,6 +10,7 @@ import { waysOut, type MetKind, type WayOut } from '~~/core/hole/waysOut'
 import { tidy } from '~~/core/numeric/rounding'
 import { thresholdWords } from '~~/core/plan/thresholds'
 import { usePreferencesStore } from '~/session/preferences'
+import { useVanStock } from '~/yard/useVanStock'
 import { morePhrase } from './holeWords'
 import { MET_ANSWERS, MET_WORDS, SIDE_ANSWERS } from '~/job/metWords'
 import { useHoleBench } from './useHoleBench'
@@ -35,7 +36,7 @@ watch(
 )
 /** Where nobody said yet, most of the way down. */
 const usualDepth = computed(() => tidy(Math.round(((kept.value?.now.hole?.depth ?? 0.6) * 0.75) / 0.05) * 0.05))
-const bags = computed(() => session.job?.site?.van?.bags)
+const { bags } = useVanStock()
 const ways = computed(() =>
   by.value && kept.value
     ? waysOut(kept.value, {

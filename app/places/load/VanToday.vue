@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
+import { useVanStock } from '~/yard/useVanStock'
 import { useYard } from '~/yard/useYard'
 import { openWays } from '~~/core/cost/jobBills'
 import { vanToday, type WaysOfPost } from '~~/core/cost/vanToday'
@@ -14,6 +15,7 @@ const cost = useCost()
 const offers = useOffers()
 const preferences = usePreferencesStore()
 const { catalogue } = useYard()
+const { stock } = useVanStock()
 const gust = (value: number) => preferences.measures.gust(value)
 
 const ways = computed<WaysOfPost[]>(() => {
@@ -27,8 +29,8 @@ const ways = computed<WaysOfPost[]>(() => {
       ways: openWays(planned, each, view.tables.value),
     }))
 })
-const today = computed(() => vanToday(ways.value, catalogue.value))
-const isEmpty = computed(() => !catalogue.value.some(({ onVan }) => (onVan ?? 0) > 0))
+const today = computed(() => vanToday(ways.value, catalogue.value, stock.value))
+const isEmpty = computed(() => ![...stock.value.values()].some((count) => count > 0))
 const nameOf = (address: string) => address.split('/')[1]
 </script>
 

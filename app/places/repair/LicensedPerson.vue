@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
+import { timeNow } from '~/sync/clock'
 
 /** Who decides on a post that carries people: without a name nothing is chosen. */
 const session = useJobSession()
@@ -9,7 +10,7 @@ const licensed = computed(() => view.post.value!.repair?.licensed)
 const failure = ref('')
 
 async function save(name: string): Promise<void> {
-  const value = name.trim() ? { name: name.trim(), at: new Date().toISOString() } : null
+  const value = name.trim() ? { name: name.trim(), at: new Date(timeNow()).toISOString() } : null
   const refused = await session.edit([{ name: 'setRepair', ...view.address.value, key: 'licensed', value }])
   failure.value = refused?.message ?? ''
 }
