@@ -20,6 +20,7 @@ import { notedWith } from '~~/core/record/noted'
 import { createJobView, type JobView } from './jobView'
 import { localSession } from './localSession'
 import { openSession, type JobSession } from './session'
+import { useOthersEdits } from './useOthersEdits'
 
 /** A job that is open, with the post that is looked at. */
 export interface OpenJob {
@@ -39,6 +40,7 @@ const inHand = shallowRef<OpenJob>()
 export function provideOpenJob(id: string, showsRepair: () => boolean): OpenJob {
   const tablesHere = useTables()
   const session = openSession(id, { storage, queue, edits, api, tables: () => tablesHere.value })
+  useOthersEdits(session)
   const preferences = usePreferencesStore()
   /** What the record wants to know of an edit goes with it: one step, done and undone together. */
   const edit: JobSession['edit'] = (commands) =>

@@ -32,6 +32,7 @@ export const ROUTES: readonly (readonly [path: string, methods: Methods])[] = [
   ['/api/jobs/:id/commands', { POST: 'work' }],
   ['/api/jobs/:id/export', { GET: 'work' }],
   ['/api/jobs/:id/history', { GET: 'work' }],
+  ['/api/jobs/:id/events', { GET: 'work' }],
   ['/api/jobs/:id/seen', { GET: 'people' }],
   ['/api/jobs/:id/hole', { GET: 'work' }],
   ['/api/jobs/:id/customer-page', { GET: 'work' }],

@@ -136,6 +136,10 @@ export async function findHead(workspace: Workspace, id: string, lock = false): 
   )
 }
 
+/** Where jobs stand; those that were deleted are left out. */
+export const versionsOf = (database: Knex, ids: readonly string[]): Promise<{ id: string; version: number }[]> =>
+  database('job').whereIn('id', ids).whereNull('deleted_at').select('id', 'version')
+
 export async function readKept(workspace: Workspace, id: string): Promise<KeptDocument> {
   const row = await workspace.database('job').where({ id, workspace: workspace.id }).first('kept_version', 'document')
   return { version: row.kept_version, job: parsed<Job>(row.document) }

@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { isServed } from '../../server/http/hosts'
 import { methodsOf, patternOf, ROUTES } from '../../server/http/routes'
-import { takeStream } from '../../server/http/streams'
+import { instrumentStreams } from '../../server/http/streams'
 import { pageToken, readPageToken } from '../../server/jobs/paging'
 import { turns } from '../../server/photographs/turns'
 
@@ -91,14 +91,14 @@ describe('what many ask for at once', () => {
   })
 
   it('streams so many for one asker', () => {
-    const leave = Array.from({ length: 8 }, () => takeStream('one'))
-    expect(() => takeStream('one')).toThrow('Too many')
-    takeStream('another')()
+    const leave = Array.from({ length: 8 }, () => instrumentStreams('one'))
+    expect(() => instrumentStreams('one')).toThrow('Too many')
+    instrumentStreams('another')()
     leave[0]!()
     leave[0]!()
-    leave[0] = takeStream('one')
-    expect(() => takeStream('one')).toThrow('Too many')
+    leave[0] = instrumentStreams('one')
+    expect(() => instrumentStreams('one')).toThrow('Too many')
     leave.forEach((each) => each())
-    takeStream('one')()
+    instrumentStreams('one')()
   })
 })

@@ -1,6 +1,6 @@
 import { sendProblem } from '../../http/answering'
 import { createEventStream, defineEventHandler, getQuery, getRequestIP, getRouterParam } from 'h3'
-import { takeStream } from '../../http/streams'
+import { instrumentStreams } from '../../http/streams'
 import { requireChoice, requireNumber } from '../../../core/errors'
 import { INSTRUMENT_KINDS, MANNERS, READINGS_PER_SECOND, simulatedReading } from '../../../core/instruments/simulated'
 
@@ -14,7 +14,7 @@ export default defineEventHandler(async (event) => {
     const kind = requireChoice('kind', getRouterParam(event, 'kind'), INSTRUMENT_KINDS)
     const manner = requireChoice('manner', query.manner ?? 'steady', MANNERS)
     const truth = requireNumber('truth', Number(query.truth ?? 0), -200, 200)
-    const leave = takeStream(getRequestIP(event) ?? 'unknown')
+    const leave = instrumentStreams(getRequestIP(event) ?? 'unknown')
     const stream = createEventStream(event)
     let index = 0
     const timer = setInterval(() => {
