@@ -9,33 +9,23 @@ const only = (name, from, allowed, comment) => ({
   from: { path: `^${from}/`, pathNot: TEST },
   to: { path: ROOMS, pathNot: `^(${[from, ...allowed].join('|')})/` },
 })
-/** Rooms of the core from the ground up: each leans on those before it alone. */
-const CORE = [
-  ['numeric', 'units', 'money'],
-  ['schema', 'wind', 'timber', 'ground', 'concrete', 'setout', 'cause', 'instruments'],
-  ['tables'],
-  ['document', 'weather'],
-  ['edit', 'exchange', 'resolve'],
-  ['repair'],
-  ['plan'],
-  ['items', 'calc', 'choose', 'pour', 'day', 'practice'],
-  ['storm', 'cost'],
-  ['yard', 'offer', 'survive'],
-  ['record'],
-]
-const above = CORE.slice(0, -1).map((level, i) => ({
-  name: `core-${level.join('-')}-below`,
-  comment: 'Within the core no import points up.',
-  severity: 'error',
-  from: { path: `^core/(${level.join('|')})/`, pathNot: TEST },
-  // Fields of schemas know the type of the tables that they may be read with, and no more.
-  to: {
-    path: `^core/(${CORE.slice(i + 1)
-      .flat()
-      .join('|')})/`,
-    dependencyTypesNot: ['type-only'],
-  },
-}))
+const wings = require('./scripts/lib/rooms.cjs')
+const levels = Object.entries(wings).flatMap(([wing, rooms]) =>
+  rooms.slice(0, -1).map((level, i) => ({
+    name: `${wing}-${level.join('-')}-below`,
+    comment: `Within ${wing} no import points up.`,
+    severity: 'error',
+    from: { path: `^${wing}/(${level.join('|')})/`, pathNot: TEST },
+    to: {
+      path: `^${wing}/(${rooms
+        .slice(i + 1)
+        .flat()
+        .join('|')})/`,
+      // Fields of schemas know the type of the tables that they may be read with, and no more.
+      ...(wing === 'core' ? { dependencyTypesNot: ['type-only'] } : {}),
+    },
+  })),
+)
 
 module.exports = {
   forbidden: [
@@ -53,7 +43,7 @@ module.exports = {
     only('cli-on-core', 'cli', ['core', 'data', 'shared', 'paper', 'scripts'], 'The shell leans on core.'),
     only('evaluation-on-core', 'evaluation', ['core', 'data'], 'Trial cases try the core with its tables.'),
     only('database-alone', 'database', [], 'Migrations stand alone.'),
-    ...above,
+    ...levels,
     {
       name: 'core-pure',
       comment:

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 import { clockEnvironment } from './scripts/lib/testClock.mjs'
@@ -13,6 +14,8 @@ export default defineConfig({
   resolve: { alias: { '~~': root, '~': `${root}app` } },
   test: {
     setupFiles: ['tests/support/setup.ts'],
+    // Nothing else runs beside the tests: every core is theirs.
+    maxWorkers: availableParallelism(),
     projects: [
       {
         extends: true,

@@ -5,52 +5,66 @@ import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, symli
 import { join } from 'node:path'
 import { mutantsOf, mutated, type Mutant } from './lib/mutants'
 import { root, state } from './lib/paths.mjs'
+import wings from './lib/rooms.cjs'
+import { clockEnvironment } from './lib/testClock.mjs'
 
 /*
- * npm run mutants [-- ROOM…]: small wrong changes, one at a time, and whether the unit tests notice. A fixed sample of
- * each room where things are put together, chosen by their own digest, so that two runs try the same ones. The report
- * is docs/mutants.md; a word on a survivor that stands there is kept.
+ * npm run mutants [-- ROOM… | --sample=N]: small wrong changes, one at a time, and whether unit and server tests notice. A
+ * fixed sample of each room, chosen by their own digest, so that two runs try the same ones. The report is
+ * docs/mutants.md; a word on a survivor that stands there is kept.
  */
 
-const SAMPLE = 20
 const AT_ONCE = 2
 const CAUGHT_SHARE = 0.8
-/** Room, and the tests that speak of it: the quick ones first, the others for what they let pass. */
-const ROOMS: Record<string, string[][]> = {
-  'core/repair': [
-    ['core/repair'],
-    ['core/plan/plan.test', 'core/plan/diagnosis', 'core/calc'],
-    ['core/plan/composition'],
-  ],
-  'core/plan': [
-    ['core/plan/plan.test', 'core/plan/diagnosis', 'core/items'],
-    ['core/repair'],
-    ['core/plan/composition', 'core/plan/jsonSchema'],
-  ],
-  'core/setout': [
-    ['core/setout', 'core/calc'],
-    ['core/plan/setOut', 'core/resolve'],
-  ],
-  'core/edit': [['core/edit'], ['core/document', 'core/repair/adding', 'app/job']],
-  'app/sync': [['app/sync'], ['app/job']],
-  'core/ground': [
-    ['core/ground', 'core/calc'],
-    ['core/repair', 'core/plan/plan.test'],
-  ],
-  'core/concrete': [['core/concrete', 'core/calc'], ['core/plan/plan.test', 'core/items'], ['core/plan/composition']],
-  'core/pour': [
-    ['core/pour', 'core/storm'],
-    ['core/concrete', 'core/day/done'],
-  ],
-  'core/day': [
-    ['core/day/nights', 'core/day/done', 'core/day/around'],
-    ['core/day/day.test', 'core/calc', 'core/day/demoDays'],
-  ],
-  'core/storm': [['core/storm', 'core/weather'], ['core/pour']],
-  'core/record': [['core/record'], ['core/exchange', 'app/job']],
-  'core/survive': [['core/survive'], ['core/record']],
-  'core/calc': [['core/calc'], ['core/units', 'app/bench']],
-  'core/practice': [['core/practice/review', 'core/practice/drills'], ['core/practice/practice.test']],
+const SAMPLE = Number(process.argv.find((word) => word.startsWith('--sample='))?.slice('--sample='.length) ?? 20)
+
+/** Tests that speak of a room beside its own, the quick ones first: they are tried on what its own let pass. */
+const ALSO: Record<string, string[][]> = {
+  'core/repair': [['core/plan/plan.test', 'core/plan/diagnosis', 'core/calc'], ['core/plan/composition']],
+  'core/plan': [['core/items'], ['core/repair']],
+  'core/setout': [['core/calc', 'core/plan/setOut']],
+  'core/edit': [['core/document', 'core/repair/adding', 'app/job']],
+  'app/sync': [['app/job', 'tests/device']],
+  'app/job': [['app/sync', 'tests/device']],
+  'core/ground': [['core/calc'], ['core/repair', 'core/plan/plan.test']],
+  'core/concrete': [['core/calc'], ['core/plan/plan.test', 'core/items']],
+  'core/wind': [['core/calc'], ['core/plan/plan.test']],
+  'core/timber': [['core/calc'], ['core/repair']],
+  'core/pour': [['core/storm'], ['core/concrete', 'core/day/done']],
+  'core/day': [['core/calc', 'core/cost']],
+  'core/storm': [['core/weather'], ['core/pour']],
+  'core/record': [['core/exchange', 'app/job']],
+  'core/report': [['core/record', 'core/offer', 'tests/server/sheets']],
+  'core/survive': [['core/record']],
+  'core/calc': [['core/units', 'app/bench']],
+  'core/resolve': [['core/plan/plan.test', 'core/plan/diagnosis']],
+  'core/tables': [['core/plan/plan.test'], ['core/yard']],
+  'core/schema': [['core/document', 'core/edit']],
+  'core/units': [['core/calc', 'app/bench']],
+  'core/money': [['core/cost', 'core/offer']],
+  'core/numeric': [['core/setout', 'core/choose', 'core/survive']],
+  'core/instruments': [['app/instruments']],
+  'core/items': [['core/cost']],
+  'core/document': [['core/edit', 'core/plan/plan.test']],
+  'app/session': [['app/sync']],
+  'app/exchange': [['core/exchange']],
+}
+const SERVER_TESTS = [['tests/server']]
+/** Tests of a room: its own, and what speaks of it besides. */
+const testsOf = (room: string): string[][] =>
+  room.startsWith('server') ? SERVER_TESTS : [...(hasTests(room) ? [[`${room}/`]] : []), ...(ALSO[room] ?? [])]
+const hasTests = (room: string): boolean =>
+  readdirSync(join(root, room), { recursive: true, encoding: 'utf8' }).some((name) => name.endsWith('.test.ts'))
+
+/** Every room that has something to change; `app/places` is one for each place. */
+const ROOMS = Object.entries(wings as Record<string, string[][]>)
+  .flatMap(([wing, levels]) => levels.flat().map((room) => `${wing}/${room}`))
+  .flatMap((room) => (room === 'app/places' ? foldersIn(room) : [room]))
+  .filter((room) => sampleOf(room).length > 0)
+function foldersIn(room: string): string[] {
+  return readdirSync(join(root, room), { withFileTypes: true }).flatMap((each) =>
+    each.isDirectory() ? [`${room}/${each.name}`] : [],
+  )
 }
 const REPORT = join(root, 'docs', 'mutants.md')
 const COPIED = [
@@ -59,6 +73,7 @@ const COPIED = [
   'data',
   'shared',
   'server',
+  'paper',
   'cli',
   'database',
   'evaluation',
@@ -79,19 +94,23 @@ interface Tried extends Mutant {
 const nameOf = ({ file, line, was, is }: Mutant) => `${file}:${line} \`${short(was)}\` → \`${short(is)}\``
 const short = (text: string) =>
   (text.length > 60 ? `${text.slice(0, 57)}…` : text).replaceAll('\n', ' ').replaceAll('|', '\\|')
-const digest = ({ file, was, is, start }: Mutant) =>
-  createHash('sha256').update(`${file} ${start} ${was} ${is}`).digest('hex')
+function digest({ file, was, is, start }: Mutant): string {
+  return createHash('sha256').update(`${file} ${start} ${was} ${is}`).digest('hex')
+}
 
 function sourcesOf(room: string): string[] {
   return readdirSync(join(root, room), { recursive: true, encoding: 'utf8' })
     .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts') && !name.endsWith('types.ts'))
     .map((name) => join(room, name))
 }
-const sampleOf = (room: string): Mutant[] =>
-  sourcesOf(room)
+function sampleOf(room: string): Mutant[] {
+  return sourcesOf(room)
     .flatMap((file) => mutantsOf(file, readFileSync(join(root, file), 'utf8')))
-    .sort((a, b) => digest(a).localeCompare(digest(b)))
+    .map((mutant) => ({ mutant, order: digest(mutant) }))
+    .sort((a, b) => a.order.localeCompare(b.order))
     .slice(0, SAMPLE)
+    .map(({ mutant }) => mutant)
+}
 
 /** A copy of the tree to spoil. */
 function copyOfTree(index: number): string {
@@ -105,11 +124,14 @@ function copyOfTree(index: number): string {
 
 const TOO_LONG = 120_000
 
+interface Change {
+  file?: string
+  text?: string
+  tests?: string[][]
+}
 /** A copy with its tests loaded. */
 interface Bench {
-  passes: (change: { file?: string; text?: string; tests?: string[][] }) => Promise<boolean>
-  /** In a process of its own: what is kept loaded may be of before the change. */
-  passesAfresh: (change: { file: string; text: string; tests: string[][] }) => boolean
+  passes: (change: Change) => Promise<boolean>
   stop: () => void
 }
 
@@ -118,6 +140,7 @@ async function benchOn(copy: string): Promise<Bench> {
     const child = fork(join(root, 'scripts', 'lib', 'mutantRunner.mjs'), {
       cwd: copy,
       stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+      env: { ...process.env, ...clockEnvironment() },
     })
     await once(child, 'message')
     return child
@@ -126,50 +149,34 @@ async function benchOn(copy: string): Promise<Bench> {
   return {
     async passes(change) {
       child.send(change)
-      const timeout = AbortSignal.timeout(TOO_LONG)
+      let said: { passed?: boolean; error?: string }
       try {
-        const [{ passed }] = (await once(child, 'message', { signal: timeout })) as [{ passed: boolean }]
-        return passed
+        ;[said] = (await once(child, 'message', { signal: AbortSignal.timeout(TOO_LONG) })) as [typeof said]
       } catch {
         // One that never ends is noticed too.
         child.kill('SIGKILL')
         child = await start()
         return false
       }
-    },
-    passesAfresh({ file, text, tests }) {
-      const path = join(copy, file)
-      const before = readFileSync(path, 'utf8')
-      writeFileSync(path, text)
-      const words = ['--no-install', 'vitest', 'run', '--project', 'core', '--project', 'unit', '--bail', '1']
-      const { status } = spawnSync('npx', [...words, ...tests.flat()], {
-        cwd: copy,
-        stdio: 'ignore',
-        timeout: TOO_LONG,
-      })
-      writeFileSync(path, before)
-      return status === 0
+      if (said.error !== undefined) throw new Error(said.error)
+      return said.passed!
     },
     stop: () => child.kill('SIGKILL'),
   }
 }
 
-/** What fails without a mutant would catch every one. */
-async function requireSound(bench: Bench): Promise<void> {
-  for (const room of rooms) {
-    if (!(await bench.passes({ tests: ROOMS[room]! }))) throw new Error(`the tests of ${room} fail as they stand`)
-  }
-}
-
 async function tryAll(bench: Bench, queue: [string, Mutant][], tried: Tried[]): Promise<void> {
+  const sound = new Set<string>()
   for (let next = queue.shift(); next; next = queue.shift()) {
     const [room, mutant] = next
     const { file } = mutant
+    const tests = testsOf(room)
+    // What fails without a mutant would catch every one.
+    if (!sound.has(room) && !(await bench.passes({ tests }))) throw new Error(`the tests of ${room} fail as they stand`)
+    sound.add(room)
     const text = readFileSync(join(root, file), 'utf8')
-    const spoilt = { file, text: mutated(text, mutant), tests: ROOMS[room]! }
-    let caught = !(await bench.passes(spoilt))
+    const caught = !(await bench.passes({ file, text: mutated(text, mutant), tests }))
     await bench.passes({ file, text })
-    caught ||= !bench.passesAfresh(spoilt)
     tried.push({ ...mutant, room, caught })
     console.log(`${tried.length}. ${caught ? 'caught' : 'survives'}: ${nameOf(mutant)}`)
   }
@@ -187,12 +194,11 @@ function wordsBefore(): Map<string, string> {
   )
 }
 
-const wanted = process.argv.slice(2)
-const rooms = Object.keys(ROOMS).filter((room) => wanted.length === 0 || wanted.includes(room))
+const wanted = process.argv.slice(2).filter((word) => !word.startsWith('--'))
+const rooms = ROOMS.filter((room) => wanted.length === 0 || wanted.some((word) => `${room}/`.startsWith(`${word}/`)))
 const queue = rooms.flatMap((room) => sampleOf(room).map((mutant): [string, Mutant] => [room, mutant]))
 const tried: Tried[] = []
 const benches = await Promise.all(Array.from({ length: AT_ONCE }, (_, i) => benchOn(copyOfTree(i))))
-await requireSound(benches[0]!)
 await Promise.all(benches.map((bench) => tryAll(bench, queue, tried)))
 benches.forEach((bench) => bench.stop())
 
@@ -211,10 +217,10 @@ const sectionOf = (room: string): string => {
 }
 /** A room that was not tried now stands as it was found the last time. */
 const known = existsSync(REPORT) ? readFileSync(REPORT, 'utf8').split(/^(?=## )/m) : []
-const sections = Object.keys(ROOMS).flatMap((room) =>
+const sections = ROOMS.flatMap((room) =>
   rooms.includes(room) ? [sectionOf(room)] : known.filter((section) => section.startsWith(`## ${room}:`)),
 )
 const head =
-  '# Small wrong changes, and whether the tests notice\n\nWritten by `npm run mutants`: a fixed sample of each room, one change at a time, tried by the unit tests that speak of the room. Listed are those that no test notices, with a word on each.\n'
+  '# Small wrong changes, and whether the tests notice\n\nWritten by `npm run mutants`: a fixed sample of each room, one change at a time, tried by the unit and server tests that speak of the room. Listed are those that no test notices, with a word on each.\n'
 writeFileSync(REPORT, [head, ...sections.map((section) => `${section.trimEnd()}\n`)].join('\n'))
 spawnSync('npx', ['--no-install', 'prettier', '--write', REPORT], { cwd: root })

@@ -76,7 +76,7 @@ async function makeBundle(entry, bundle) {
 
 /** Plain modules know their own place in the checkout, so they are not bundled. */
 function keepScripts(bundler) {
-  bundler.onResolve({ filter: /^\..*\.mjs$/ }, ({ path, resolveDir }) => ({
+  bundler.onResolve({ filter: /^\..*\.[cm]js$/ }, ({ path, resolveDir }) => ({
     path: pathToFileURL(resolve(resolveDir, path)).href,
     external: true,
   }))

@@ -1,8 +1,8 @@
 import { ACROSS, type LeanReading } from '~~/core/setout/lean'
 import type { ObservationKey } from '~~/core/cause/observations'
 import type { Metres } from '~~/core/units/types'
-import { LOOK_PARTS } from '~/places/look/questions'
-import { PUSH_PIVOT } from '~/job/words'
+import { LOOK_PARTS } from './lookQuestions'
+import { PUSH_PIVOT } from './words'
 
 const ANSWERS = new Map(
   LOOK_PARTS.flatMap(({ questions }) => questions.map(({ key, answers }) => [key, answers] as const)),

@@ -1,4 +1,4 @@
-import { onTheHour } from '~~/core/report/dates'
+import { onTheHour } from '~~/core/weather/dates'
 import type { PourClock } from '~~/core/pour/clock'
 import type { PourWarning } from '~~/core/pour/warnings'
 import type { Measures } from '~~/core/units/quantity'

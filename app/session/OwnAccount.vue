@@ -9,7 +9,7 @@ import type { SelfAnswer } from '~~/shared/contract'
 import { ROLE_WORDS } from '~~/shared/people'
 import { timeNow } from '~/sync/clock'
 import { session, waitingHere } from './account'
-import { dayWords } from '~~/core/report/dates'
+import { dayWords } from '~~/core/weather/dates'
 import DeviceList from './DeviceList.vue'
 import { peopleApi } from './peopleApi'
 

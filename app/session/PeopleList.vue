@@ -6,7 +6,7 @@ import type { Refusal } from '~/sync/api'
 import { LONGEST } from '~~/core/limits'
 import type { InvitationLink, PeopleAnswer, PersonAnswer } from '~~/shared/contract'
 import { ROLE_NAMES, ROLE_WORDS, ROLES, type Role } from '~~/shared/people'
-import { dayWords } from '~~/core/report/dates'
+import { dayWords } from '~~/core/weather/dates'
 import { peopleApi } from './peopleApi'
 import PersonRow from './PersonRow.vue'
 

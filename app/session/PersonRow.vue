@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { dayWords } from '~~/core/report/dates'
+import { dayWords } from '~~/core/weather/dates'
 import type { PersonAnswer } from '~~/shared/contract'
 import { ROLE_NAMES, ROLES, type Role } from '~~/shared/people'
 import DeviceList from './DeviceList.vue'

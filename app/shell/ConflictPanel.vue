@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useJobSession } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 import type { Conflict } from '~~/core/edit/rebase'
-import { momentWords } from '~~/core/report/dates'
+import { momentWords } from '~~/core/weather/dates'
 import { commandWords, subjectWords } from '~~/core/edit/apply'
 
 /** Two people wrote to the same thing: both values, for a person to choose. Neither is lost till then. */

@@ -1,3 +1,4 @@
+import { cases } from '../../tests/support/cases'
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { countSolver } from '../../shared/solver'
@@ -109,7 +110,7 @@ describe('sticks cut to pieces', () => {
         { minLength: 1, maxLength: 3 },
       ),
     ],
-    { numRuns: 500 },
+    { numRuns: cases(120, 500) },
   )('are cut as cheaply, as tidily and out of as few as by trying everything', (tenths, kinds) => {
     const pieces = tenths.map((tenth) => tenth / 10)
     const stock = kinds.map(({ length, ...rest }) => ({ length: length / 10, ...rest }))

@@ -1,3 +1,4 @@
+import { cases } from '../../tests/support/cases'
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { anyDay } from '../../tests/properties/anyDay'
@@ -280,7 +281,7 @@ describe('what time leaves', () => {
 })
 
 describe('any day', () => {
-  property.prop([anyDay, fc.integer({ min: 1, max: 99 })], { numRuns: 1_000 })(
+  property.prop([anyDay, fc.integer({ min: 1, max: 99 })], { numRuns: cases(150, 1_000) })(
     'gets a plan that breaks nothing',
     (asked, seed) => {
       const { plan } = planDays(asked, { seed, rounds: 4 })
@@ -299,7 +300,7 @@ describe('any day', () => {
     expect(found.goal).toMatchObject({ lastDay: 1, visits: 2, overtime: 55, end: 2_516 })
     expect(dayBound(asked, found)).toEqual({ end: 2_516, gap: 0 })
   })
-  property.prop([anyDay], { numRuns: 60 })('is planned no better than its bound', (asked) => {
+  property.prop([anyDay], { numRuns: cases(40, 1_000) })('is planned no better than its bound', (asked) => {
     const found = planDays(asked, { seed: 1, rounds: 12 })
     const bound = dayBound(asked, found)
     fc.pre(bound !== undefined)

@@ -1,3 +1,4 @@
+import { cases } from '../../tests/support/cases'
 import { fc, test } from '@fast-check/vitest'
 import { readdirSync, readFileSync } from 'node:fs'
 import Papa from 'papaparse'
@@ -11,7 +12,7 @@ import { jobGeoJson, linesOfGeoJson } from './geojson'
 import { postsTable, readPosts } from './posts'
 
 const jobs = anyJob(tables).filter((job) => checkJob(job, tables, { firstOnly: true }).length === 0)
-const RUNS = { numRuns: 500 }
+const RUNS = { numRuns: cases(100, 500) }
 
 /** As a file has it: what JSON does not tell apart is one. */
 const asFile = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T

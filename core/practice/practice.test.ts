@@ -1,3 +1,4 @@
+import { cases } from '../../tests/support/cases'
 import { describe, expect, it } from 'vitest'
 import { tables } from '../../tests/support/builders'
 import { drawsFrom, type Draws } from '../numeric/draws'
@@ -68,9 +69,9 @@ describe('the model of a case', () => {
 })
 
 describe('500 cases that are drawn', () => {
-  const cases = Array.from({ length: 500 }, (_, i) => drawCase(i + 1, LEVELS[i % LEVELS.length]!, tables))
+  const all = Array.from({ length: 500 }, (_, i) => drawCase(i + 1, LEVELS[i % LEVELS.length]!, tables))
   it('can each be solved: whoever has looked at everything knows what to do, and can do it', () => {
-    for (const each of cases) {
+    for (const each of all) {
       const { model, ways } = each.position
       const chances = posterior(model, seenAll(each))
       expect(chances[truthOf(each)], `seed ${each.seed}`).toBeGreaterThanOrEqual(0.5)
@@ -79,15 +80,15 @@ describe('500 cases that are drawn', () => {
     }
   })
   it('are of the level that was asked for, of many causes, and some of nothing', () => {
-    for (const each of cases) expect(levelOf(each.position.model, truthOf(each), each.shows)).toBe(each.level)
-    const truths = new Set(cases.map(({ truth }) => truth))
+    for (const each of all) expect(levelOf(each.position.model, truthOf(each), each.shows)).toBe(each.level)
+    const truths = new Set(all.map(({ truth }) => truth))
     expect(truths.size).toBeGreaterThan(9)
     expect(truths).toContain('nothing-wrong')
   })
   it('are the same for the same seed', () => {
-    const { position: _position, planned: _planned, ...again } = drawCase(17, cases[16]!.level, tables)
-    expect(cases[16]).toMatchObject(again)
-    expect(cases[17]!.shows).not.toEqual(cases[16]!.shows)
+    const { position: _position, planned: _planned, ...again } = drawCase(17, all[16]!.level, tables)
+    expect(all[16]).toMatchObject(again)
+    expect(all[17]!.shows).not.toEqual(all[16]!.shows)
   })
   it('lean towards what was missed', () => {
     const leaning = Array.from({ length: 40 }, (_, i) => drawCase(i + 1, 'ordinary', tables, ['wind-snap']))
@@ -98,13 +99,13 @@ describe('500 cases that are drawn', () => {
 })
 
 describe('the best line', () => {
-  it('is never beaten in 10 000 random plays', () => {
+  it('is never beaten in random plays', () => {
     const draws = drawsFrom(18)
-    const cases = [3, 8, 21, 34].map((seed) => drawCase(seed, LEVELS[seed % 3]!, tables))
+    const drawn = [3, 8, 21, 34].map((seed) => drawCase(seed, LEVELS[seed % 3]!, tables))
     let least = Infinity
     let least1 = Infinity
-    for (let i = 0; i < 10_000; i++) {
-      const of = cases[i % cases.length]!
+    for (let i = 0; i < cases(800, 10_000); i++) {
+      const of = drawn[i % drawn.length]!
       const { score, steps } = reckon(of.position, randomPlay(of, draws, 'tried'), foundOf(of))
       expect(score).toBeLessThanOrEqual(1)
       // Not by the count alone: no first step of any play is expected to cost less than the best line.
@@ -117,7 +118,7 @@ describe('the best line', () => {
   it('is never beaten by longer lines of any checks by more than they are looked ahead', () => {
     const draws = drawsFrom(19)
     const of = drawCase(8, 'misleading', tables)
-    for (let i = 0; i < 100; i++)
+    for (let i = 0; i < cases(25, 100); i++)
       expect(reckon(of.position, randomPlay(of, draws, 'all'), foundOf(of)).score).toBeLessThanOrEqual(1)
   })
   it('scores 1, step by step, whatever luck it has', () => {
@@ -163,7 +164,7 @@ describe('the best line', () => {
 
 describe('a trainee who follows the advice', () => {
   it('is within a tenth of the best on nine cases in ten', () => {
-    const scores = Array.from({ length: 60 }, (_, i) => {
+    const scores = Array.from({ length: cases(20, 60) }, (_, i) => {
       const of = drawCase(i + 101, LEVELS[i % LEVELS.length]!, tables)
       let seen: Seen = []
       for (;;) {
@@ -172,7 +173,7 @@ describe('a trainee who follows the advice', () => {
         seen = [...seen, [advice.check, of.shows[advice.check]!]]
       }
     })
-    expect(scores.filter((score) => score >= 0.9).length).toBeGreaterThanOrEqual(54)
+    expect(scores.filter((score) => score >= 0.9).length).toBeGreaterThanOrEqual(0.9 * scores.length)
   })
 })
 

@@ -1,6 +1,6 @@
 import type { Post } from '../document/job'
 import { isBeyondWind, thresholdWords } from '../plan/thresholds'
-import { chanceWords, dayWords, periodWords } from '../report/dates'
+import { chanceWords, dayWords, periodWords } from '../weather/dates'
 import { STOP_GAPS } from '../repair/methods'
 import { endsWords, medianWords, plumbSentence, restsOnWords } from '../survive/words'
 import { wholeYears, type PlumbYears, type StandingYears } from '../survive/years'

@@ -1,4 +1,4 @@
-import { chanceWords } from '../report/dates'
+import { chanceWords } from '../weather/dates'
 import type { Years } from '../units/types'
 import { ENDS, type Ends } from './stand'
 import type { PlumbYears, YearsRestOn } from './years'

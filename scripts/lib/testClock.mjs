@@ -24,9 +24,14 @@ export function clockEnvironment(date = USUAL_DATE) {
   }
 }
 
-/** The environment of a process that goes by the machine's own clock, whatever the run does. */
-export function withoutTestClock({ VINDEX_CLOCK_AHEAD: _ahead, NODE_OPTIONS = '', ...environment }) {
-  return { ...environment, NODE_OPTIONS: NODE_OPTIONS.replace(`--import=${import.meta.url}`, '').trim() }
+/**
+ * The environment of a process that goes by the machine's own clock, whatever the run does.
+ *
+ * @param {NodeJS.ProcessEnv} environment
+ * @returns {NodeJS.ProcessEnv}
+ */
+export function withoutTestClock({ NODE_OPTIONS = '', ...environment }) {
+  return { ...environment, VINDEX_CLOCK_AHEAD: '0', NODE_OPTIONS: NODE_OPTIONS.replace(`--import=${import.meta.url}`, '').trim() }
 }
 
 /** How far this run is ahead of the machine's clock, ms; nothing outside a run. */

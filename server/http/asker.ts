@@ -1,7 +1,13 @@
 import { getRequestHeader, getRequestIP, type H3Event } from 'h3'
 import { useRuntimeConfig } from 'nitropack/runtime'
 import { deviceWords } from './devices'
-import type { Site } from '../people/passkeys'
+
+/** This site, by the name that the browser knows it by: a passkey is for it. */
+export interface Site {
+  /** Without a port. */
+  name: string
+  origin: string
+}
 
 /** Where a request comes from; what a proxy says of it counts only where one stands in front. */
 export const addressOf = (event: H3Event): string =>

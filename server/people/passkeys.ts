@@ -14,18 +14,12 @@ import type { Workspace } from '../workspace/workspace'
 import { note } from './audit'
 import { findPerson, findOnce, insertOnce, useUp, type PersonRow } from './repository'
 import { hashOfSecret } from './signIns'
+import type { Site } from '../http/asker'
 
 /* Passkeys: the device proves that it has the key, and asks its owner for a finger or a code before it does. */
 
 /** A question is good for so long, ms. */
 const STANDS = 5 * 60e3
-
-/** Whom a passkey is for: this site, by the name that the browser knows it by. */
-export interface Site {
-  /** Without a port. */
-  name: string
-  origin: string
-}
 
 interface Question {
   /** Who asked to add one; nobody where somebody wants to sign in. */

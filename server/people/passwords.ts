@@ -5,7 +5,7 @@ import * as common from '@zxcvbn-ts/language-common'
 import * as english from '@zxcvbn-ts/language-en'
 import { InputError } from '../../core/errors'
 import { LONGEST } from '../../core/limits'
-import { turns } from '../photographs/turns'
+import { turns } from '../http/turns'
 
 /*
  * Passwords are kept as scrypt makes them, with their own salt and the cost that they were made at: a later version

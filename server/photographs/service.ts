@@ -4,10 +4,9 @@ import { InputError } from '../../core/errors'
 import { checksumOf, pictureKey, wholePicture, type PictureStore } from '../../database/pictures/store'
 import type { PictureAnswer } from '../../shared/contract'
 import { NotFound, Taken } from '../http/failures'
-import { requireJob } from '../jobs/service'
 import { formatOf, MOST_PIXELS } from './format'
 import { bytesInDatabase, findPhotograph, insertPhotograph, type KnownPhotograph } from './repository'
-import { turns } from './turns'
+import { turns } from '../http/turns'
 
 /** Longest edge that is kept, pixels: enough to see a crack at the foot of a post. */
 const LONGEST_EDGE = 2048
@@ -35,7 +34,6 @@ export async function storePhotograph(
   id: string,
   original: Buffer,
 ): Promise<PictureAnswer> {
-  await requireJob(workspace, jobId)
   const sentChecksum = checksumOf(original)
   const known = await findPhotograph(workspace, jobId, id)
   const stored = known ?? (await storeNew(workspace, pictures, jobId, id, original, sentChecksum))

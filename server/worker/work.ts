@@ -13,7 +13,7 @@ import { exposedPosts, type ExposedPost } from '../../core/storm/watch'
 import { requireBounded } from '../../core/schema/bounded'
 import { tablesWith, type OwnRows } from '../../core/yard/rows'
 import { tables } from '../../data/tables'
-import { customerSheetsOf } from '../record/sheet'
+import { customerSheetsOf } from '../sheets/customer'
 import { whole, type WholeJob } from '../jobs/whole'
 
 /*

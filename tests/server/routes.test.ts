@@ -4,7 +4,7 @@ import { isServed } from '../../server/http/hosts'
 import { methodsOf, patternOf, ROUTES } from '../../server/http/routes'
 import { instrumentStreams } from '../../server/http/streams'
 import { pageToken, readPageToken } from '../../server/jobs/paging'
-import { turns } from '../../server/photographs/turns'
+import { turns } from '../../server/http/turns'
 
 describe('addresses', () => {
   it('are those that files answer, with their methods', () => {

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
-import { useVanStock } from '~/yard/useVanStock'
+import { useVanStock } from '~/job/useVanStock'
 import { useYard } from '~/yard/useYard'
 import { openWays } from '~~/core/cost/jobBills'
 import { vanToday, type WaysOfPost } from '~~/core/cost/vanToday'

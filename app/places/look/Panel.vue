@@ -7,13 +7,13 @@ import AnswerTiles from '~/controls/AnswerTiles.vue'
 import LeanReader from './LeanReader.vue'
 import PhotographPins from './PhotographPins.vue'
 import PivotFinder from './PivotFinder.vue'
-import PivotPicture from './PivotPicture.vue'
+import PivotPicture from '~/picture/PivotPicture.vue'
 import ProbeReadings from './ProbeReadings.vue'
 import RailsAndBoards from './RailsAndBoards.vue'
 import ReadingTrail from './ReadingTrail.vue'
 import SmallPicture from '~/picture/SmallPicture.vue'
 import { smallPicture } from '~/picture/model/smallPictures'
-import { isWood, LOOK_PARTS, type Question } from './questions'
+import { isWood, LOOK_PARTS, type Question } from '~/job/lookQuestions'
 
 /** What was seen at the post, asked in the order in which it is looked at; every one may be skipped. */
 const view = useJobView()

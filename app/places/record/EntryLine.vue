@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useJobSession } from '~/job/openJob'
 import { pictures } from '~/sync/device'
 import type { Happening } from '~~/core/record/timeline'
-import { momentWords } from '~~/core/report/dates'
+import { momentWords } from '~~/core/weather/dates'
 import type { EntryWords } from './model/entryWords'
 
 /** One thing of the record: when, what, by whom; what was taken back or put right stays, and says so. */

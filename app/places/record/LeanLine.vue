@@ -5,7 +5,7 @@ import { scaleLinear, scaleTime } from 'd3'
 import { useJobSession } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 import type { LeanTrends } from '~~/core/record/leanVisits'
-import { dayWords } from '~~/core/report/dates'
+import { dayWords } from '~~/core/weather/dates'
 
 /** The lean over the visits: how far it has gone from where it stood first, with the range of its slope. */
 const { trends } = defineProps<{ trends: LeanTrends }>()

@@ -3,7 +3,7 @@ import { computed, useTemplateRef } from 'vue'
 import { useElementSize } from '@vueuse/core'
 import { useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
-import { chanceWords } from '~~/core/report/dates'
+import { chanceWords } from '~~/core/weather/dates'
 import type { NextPost } from '~~/core/record/nextToGo'
 
 /** The line in true length: over each post that stands the gust that it holds, the next to go marked. */

@@ -8,7 +8,7 @@ import { usePreferencesStore } from '~/session/preferences'
 import { leanTrends } from '~~/core/record/leanVisits'
 import { visitEvents } from '~~/core/record/visitEvents'
 import { visitsDue, VISIT_WORDS, type DueVisit } from '~~/core/record/visits'
-import { dayWords } from '~~/core/report/dates'
+import { dayWords } from '~~/core/weather/dates'
 import LeanLine from './LeanLine.vue'
 import { useRecord } from './useRecord'
 

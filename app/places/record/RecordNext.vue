@@ -5,7 +5,7 @@ import { usePreferencesStore } from '~/session/preferences'
 import { useYard } from '~/yard/useYard'
 import { moneyWords } from '~~/core/money/money'
 import { comeAgain } from '~~/core/record/comeAgain'
-import { chanceWords } from '~~/core/report/dates'
+import { chanceWords } from '~~/core/weather/dates'
 import NextLine from './NextLine.vue'
 import { useNextToGo } from './useNextToGo'
 

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { useJobSession } from '~/job/openJob'
 import type { StepPlan } from '~~/core/plan/steps'
 import type { Standing } from '~~/core/record/entries'
-import { momentWords } from '~~/core/report/dates'
+import { momentWords } from '~~/core/weather/dates'
 
 /** A step that is not to be skipped: done, or left out with a reason; either is taken back as easily. */
 const { step, tick, isLacking } = defineProps<{

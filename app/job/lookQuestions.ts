@@ -1,7 +1,7 @@
 import type { ObservationKey } from '~~/core/cause/observations'
 import type { ResolvedPost } from '~~/core/resolve/resolve'
 import type { Answer } from '~/controls/AnswerTiles.vue'
-import * as words from '~/job/words'
+import * as words from './words'
 
 /** A question of Look with answers to tap; the order is the one in which a post is looked at. */
 export interface Question {

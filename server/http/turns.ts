@@ -1,4 +1,4 @@
-import { TooMuch } from '../http/failures'
+import { TooMuch } from './failures'
 
 /** Asked to come again after, s. */
 const AGAIN_AFTER = 2

@@ -1,5 +1,5 @@
 import { returnPeriodWords } from '../wind/returnPeriod'
-import { MINUTE_MS, type Moment } from '../weather/forecast'
+import { MINUTE_MS, type Moment } from './forecast'
 
 /**
  * A day in words, where the job stands.

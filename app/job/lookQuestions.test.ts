@@ -6,9 +6,9 @@ import { MEASURED, OBSERVATION_KEYS, PICKED, SEEN_TOGETHER } from '~~/core/cause
 import { showLength } from '~~/core/units/length'
 import { tables } from '~~/data/tables'
 import { smallPicture } from '~/picture/model/smallPictures'
-import { isWood, LOOK_PARTS } from './questions'
+import { isWood, LOOK_PARTS } from './lookQuestions'
 import { observationValue } from '~/job/readingWords'
-import * as words from '~/job/words'
+import * as words from './words'
 
 const questions = LOOK_PARTS.flatMap((part) => part.questions)
 const show = (length: number) => showLength(length, 'metric')

@@ -1,7 +1,7 @@
 import { computed } from 'vue'
-import { useJobSession, useJobView } from '~/job/openJob'
+import { useJobSession, useJobView } from './openJob'
 import { mixKey, vanStock } from '~~/core/cost/vanStock'
-import { useYard } from './useYard'
+import { useYard } from '~/yard/useYard'
 
 /** What is on the van for the job that is open, and its bags of the mix in hand. */
 export function useVanStock() {
