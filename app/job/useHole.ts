@@ -1,3 +1,5 @@
+import { postEdit } from '~~/core/edit/keyed'
+import type { SetHole } from '~~/core/edit/commands/setHole'
 import { computed } from 'vue'
 import type { JobSession } from '~/job/session'
 import type { JobView } from '~/job/jobView'
@@ -24,7 +26,7 @@ export function useHole(session: Pick<JobSession, 'edit'>, view: JobView) {
       ...first,
       ...ownHole(method),
       ...measures.map(
-        ([measure, value]): Command => ({ name: 'setHole', ...view.address.value, method, key: measure, value }),
+        ([measure, value]) => ({ name: 'setHole', ...view.address.value, method, key: measure, value }) as SetHole,
       ),
     ]
   }
@@ -43,14 +45,14 @@ export function useHole(session: Pick<JobSession, 'edit'>, view: JobView) {
       method,
       key: measure,
       value: hole[measure],
-    }))
+    })) as SetHole[]
   }
 
   function reset(): Promise<InputError | undefined> {
     const { repair } = view.post.value!
-    const cleared = { ...repair, hole: undefined, holes: { ...repair?.holes, [key.value]: undefined } }
-    const value: unknown = JSON.parse(JSON.stringify(cleared))
-    return session.edit([{ name: 'setPost', ...view.address.value, key: 'repair', value }])
+    const { hole: _hole, holes = {}, ...rest } = repair ?? {}
+    const { [key.value]: _mine, ...others } = holes
+    return session.edit([postEdit(view.address.value, 'repair', { ...rest, holes: others })])
   }
   return { changed, commands, put, set, reset }
 }

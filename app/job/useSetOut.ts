@@ -1,3 +1,4 @@
+import { lineEdit, postEdit, type PostValue } from '~~/core/edit/keyed'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import type { LineSetOut, Post } from '~~/core/document/job'
@@ -25,14 +26,12 @@ export function useSetOut() {
     change: { [M in keyof NonNullable<Post[K]>]?: NonNullable<Post[K]>[M] | null },
   ): Promise<InputError | undefined> {
     const value = withChange(keptPost()?.[key] ?? {}, change)
-    return session.edit([{ name: 'setPost', ...view.address.value, key, value }])
+    return session.edit([postEdit(view.address.value, key, value as PostValue<K>)])
   }
-  const set = (key: 'stands' | 'carriesString', value: unknown): Promise<InputError | undefined> =>
-    session.edit([{ name: 'setPost', ...view.address.value, key, value }])
+  const set = <K extends 'stands' | 'carriesString'>(key: K, value: PostValue<K>): Promise<InputError | undefined> =>
+    session.edit([postEdit(view.address.value, key, value)])
   const ask = (change: { [K in keyof LineSetOut]?: LineSetOut[K] | null }): Promise<InputError | undefined> =>
-    session.edit([
-      { name: 'setLine', line: view.address.value.line, key: 'setOut', value: withChange(asked.value, change) },
-    ])
+    session.edit([lineEdit(view.address.value, 'setOut', withChange(asked.value, change))])
 
   /** As it is kept: what was only assumed is not written down by the way. */
   const keptPost = () =>

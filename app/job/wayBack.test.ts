@@ -59,7 +59,7 @@ describe('a step back', () => {
       name: 'setJudgement',
       ...at,
       key: 'found',
-      value: { cause: 'rot-ground', at: '2026-03-14T09:00:00Z' },
+      value: { cause: 'ground-line-decay', at: '2026-03-14T09:00:00Z' },
     }
     for (const theirs of [read('theirs', 'dull', 'A9'), photograph, said]) {
       const { left, after } = back([add], [theirs])

@@ -1,3 +1,5 @@
+import { pourEdit, type PourValue } from '~~/core/edit/keyed'
+import type { SetPour } from '~~/core/edit/commands/setPour'
 import { useJobSession } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 import { timeNow } from '~/sync/clock'
@@ -36,8 +38,8 @@ export function usePourEdits() {
     }
     return session.edit([{ name: 'putPour', pour: value.id, value }])
   }
-  const set = (pour: string, key: Extract<Command, { name: 'setPour' }>['key'], value: unknown) =>
-    session.edit([{ name: 'setPour', pour, key, value }])
+  const set = <K extends SetPour['key']>(pour: string, key: K, value: PourValue<K>) =>
+    session.edit([pourEdit({ pour }, key, value)])
   const setNow = (pour: string, key: 'handsOffAt' | 'stiffAt' | 'formStripped') => set(pour, key, stamp().at)
   const check = (pour: string, reading: Omit<PourCheck, 'at' | 'by'>) => {
     const value: PourCheck = { ...stamp(), ...reading }

@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto'
 import { afterEach, describe, expect, it, vi } from 'vitest'
+import { ACCOUNT } from '~~/shared/people'
+import { accountHere } from './accountHere'
 import { api, pictureAddress, Refusal } from './api'
 
 /** The next answer of the server. */
@@ -32,6 +34,27 @@ describe('asking the server', () => {
       body: JSON.stringify(batch),
     })
     expect(pictureAddress('a', 'p 1')).toBe('/api/jobs/a/photographs/p%201')
+  })
+
+  it('names the account in whose name something was entered, to all but what speaks for itself', async () => {
+    const named = async (ask: () => Promise<unknown>) => {
+      answers(200, {})
+      await ask().catch(() => undefined)
+      const [[path, { headers }]] = vi.mocked(fetch).mock.calls as unknown as [[string, { headers?: object }]]
+      return [path, Object.hasOwn(headers ?? {}, ACCOUNT)]
+    }
+    const asked = [() => api.readJob('a'), () => api.listOffers('a'), () => api.readByLink('token')]
+    accountHere.value = { ...accountHere.value, id: '' }
+    for (const ask of asked) expect((await named(ask))[1]).toBe(false)
+    accountHere.value = { ...accountHere.value, id: 'anna' }
+    const found = []
+    for (const ask of asked) found.push(await named(ask))
+    expect(found).toEqual([
+      ['/api/jobs/a', true],
+      ['/api/jobs/a/offers', true],
+      ['/api/offers/token', false],
+    ])
+    accountHere.value = { ...accountHere.value, id: '' }
   })
 
   it.each([

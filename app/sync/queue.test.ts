@@ -124,6 +124,73 @@ describe('the queue', () => {
     expect(queue.waiting('note')).toBe(0)
   })
 
+  it('steps aside after six tries with what nobody lets through, and tries for ever what the server is away for', async () => {
+    const tries: Record<string, number> = {}
+    const counted = (text: string, refusal: Refusal, until = Infinity) => {
+      tries[text] = (tries[text] ?? 0) + 1
+      return tries[text] > until ? undefined : refusal
+    }
+    const { sender, taken, refused } = noteSender((_topic, text) => {
+      // An answer that is not the server's own: something between here and there turns it away.
+      if (text === 'stubborn') return counted(text, new Refusal(413, 'too large for this network', {}, true))
+      if (text === 'away') return counted(text, new Refusal(503, 'away'), 9)
+      return undefined
+    })
+    const queue = createQueue(newStorage(), [sender], createTabs(tabsOf()), QUICK)
+    await queue.put('note', 'a', 'stubborn')
+    await queue.put('note', 'a', 'after it')
+    await queue.put('note', 'b', 'away')
+    await vi.waitFor(() => expect(taken.toSorted()).toEqual(['a after it', 'b away']))
+    expect(tries).toEqual({ stubborn: 6, away: 10 })
+    expect(refused).toEqual(['a stubborn: too large for this network'])
+  })
+
+  it('says that nothing waits only when the device has forgotten it', async () => {
+    const storage = newStorage()
+    let letGo = () => {}
+    const held = new Promise<void>((resolve) => (letGo = resolve))
+    const forget = storage.outbox.delete.bind(storage.outbox)
+    vi.spyOn(storage.outbox, 'delete').mockImplementation(((key: number) => held.then(() => forget(key))) as never)
+    const { sender, taken } = noteSender()
+    const queue = createQueue(storage, [sender], createTabs(tabsOf()), QUICK)
+    await queue.put('note', 'a', '1')
+    await vi.waitFor(() => expect(taken).toEqual(['a 1']))
+    expect(queue.waiting('note', 'a')).toBe(1)
+    letGo()
+    await vi.waitFor(() => expect(queue.waiting('note', 'a')).toBe(0))
+    expect(await storage.outbox.count()).toBe(0)
+  })
+
+  it('says that something was refused only when it lies in the tray', async () => {
+    const storage = newStorage()
+    const lying: number[] = []
+    const { sender } = noteSender(() => new Refusal(422, 'no'))
+    sender.refused = async () => void lying.push(await storage.tray.count(), await storage.outbox.count())
+    const queue = createQueue(storage, [sender], createTabs(tabsOf()), QUICK)
+    await queue.put('note', 'a', '1')
+    await vi.waitFor(() => expect(lying).toEqual([1, 0]))
+  })
+
+  it('sends what was put there just as the last one had gone', async () => {
+    const storage = newStorage()
+    const { sender, taken } = noteSender()
+    const tabs = createTabs(tabsOf())
+    let isPut = false
+    // The lane has found nothing more to send, and has not ended yet.
+    const alone: typeof tabs.alone = async (_what, work) => {
+      const done = await work()
+      if (!isPut) {
+        isPut = true
+        await queue.put('note', 'a', '2')
+      }
+      return done
+    }
+    const queue: ReturnType<typeof createQueue> = createQueue(storage, [sender], { ...tabs, alone }, QUICK)
+    await queue.put('note', 'a', '1')
+    await vi.waitFor(() => expect(taken).toEqual(['a 1', 'a 2']))
+    await vi.waitFor(async () => expect(await storage.outbox.count()).toBe(0))
+  })
+
   it('takes up what an earlier visit left', async () => {
     const storage = newStorage()
     await storage.outbox.bulkAdd(['1', '2'].map((body) => ({ id: `left-${body}`, kind: 'note', topic: 'a', body })))

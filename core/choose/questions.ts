@@ -1,4 +1,5 @@
-import type { Post } from '../document/job'
+import type { PostValue } from '../edit/keyed'
+import type { SetPost } from '../edit/commands/setPost'
 import type { Command } from '../edit/commands'
 import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../resolve/resolve'
 import type { Tables } from '../tables/tables'
@@ -27,7 +28,7 @@ export interface Known {
   line: ResolvedLine
   post: ResolvedPost
   tables: Tables
-  set: (key: keyof Post, value: unknown) => Command[]
+  set: <K extends SetPost['key']>(key: K, value: PostValue<K>) => Command[]
 }
 
 /** Minutes are working values. */
@@ -128,4 +129,9 @@ export const questions: readonly Question[] = [
   },
 ]
 const exposuresIn = ({ exposures }: Tables) => Object.keys(exposures) as (keyof Tables['exposures'])[]
-const block = (diameter: Metres, bottom: Metres) => ({ kind: 'concrete', diameter, top: 0.05, bottom })
+const block = (diameter: Metres, bottom: Metres): PostValue<'footing'> => ({
+  kind: 'concrete',
+  diameter,
+  top: 0.05,
+  bottom,
+})

@@ -1,3 +1,4 @@
+import { postEdit } from '../edit/keyed'
 import { describe, expect, it } from 'vitest'
 import { jobOf, runOfPosts, tables } from '~~/tests/support/builders'
 import type { Post } from '../document/job'
@@ -73,7 +74,7 @@ describe('what the choice hangs on', () => {
     for (const { suppose } of questions) {
       const supposed = suppose({
         ...known,
-        set: (key, value) => [{ name: 'setPost', line: 'A', post: 'A3', key: key as never, value }],
+        set: (key, value) => [postEdit({ line: 'A', post: 'A3' }, key, value)],
       })
       for (const { commands } of supposed) expect(checkEdit(job, commands, tables)).toBeUndefined()
     }

@@ -1,3 +1,4 @@
+import { postEdit } from '../edit/keyed'
 import type { Job } from '../document/job'
 import { applyCommands } from '../edit/apply'
 import { planner } from '../plan/plan'
@@ -53,7 +54,7 @@ export function whatIfs(
     planAgain(supposed).posts.find((each) => each.post === postId)
   const now = firstWay(planned(ofLine))
   if (!now) return undefined
-  const set: Known['set'] = (key, value) => [{ name: 'setPost', line: line.id, post: postId, key: key as never, value }]
+  const set: Known['set'] = (key, value) => [postEdit({ line: line.id, post: postId }, key, value)]
   return asked.flatMap(({ suppose, ...question }) => {
     const outcomes = suppose({ site, line, post, tables, set }).map(({ says, commands }): Outcome => {
       const then = planned(applyCommands(ofLine, commands))

@@ -1,3 +1,4 @@
+import { readPostKey } from '../document/postKey'
 import type { Job } from '../document/job'
 import { MORTISES } from '../plan/methods'
 import type { PostBill } from './jobBills'
@@ -5,13 +6,13 @@ import type { PostBill } from './jobBills'
 /** What is to be known before things are bought for these posts, each said once. */
 export function buyingNotes(bills: readonly PostBill[], job: Job): string[] {
   const ownPosts = bills.flatMap(({ address }) => {
-    const [line, id] = address.split('/')
+    const { line, post: id } = readPostKey(address)
     const post = job.lines.find((each) => each.id === line)?.posts.find((each) => each.id === id)
-    return post?.repair?.post?.section || post?.repair?.post?.material ? [id!] : []
+    return post?.repair?.post?.section || post?.repair?.post?.material ? [id] : []
   })
   const mortised = bills
     .filter(({ method }) => method.cautions.includes(MORTISES))
-    .map(({ address }) => address.split('/')[1]!)
+    .map(({ address }) => readPostKey(address).post)
   return [
     ...(mortised.length > 0 ? [`${mortised.join(', ')}: ${MORTISES[0]!.toLowerCase()}${MORTISES.slice(1)}`] : []),
     ...(ownPosts.length > 0

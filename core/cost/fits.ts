@@ -1,3 +1,4 @@
+import { postKey, readPostKey } from '../document/postKey'
 import type { ResolvedJob } from '../resolve/resolve'
 import { fixingFit, type FixingAtHand } from '../repair/fixingFit'
 import { placeOnPost } from '../repair/fixingPlace'
@@ -30,7 +31,9 @@ export function misfits(
   says: Measures,
 ): Misfit[] {
   const found = new Map<string, Misfit>()
-  const posts = lines.flatMap((line) => line.posts.map((post) => ({ address: `${line.id}/${post.id}`, post })))
+  const posts = lines.flatMap((line) =>
+    line.posts.map((post) => ({ address: postKey({ line: line.id, post: post.id }), post })),
+  )
   for (const { address, method } of bills) {
     const { post } = posts.find((each) => each.address === address)!
     for (const { kind, key } of method.parts) {
@@ -42,12 +45,12 @@ export function misfits(
       if (refusals.length === 0) continue
       // The same reason at several posts is said once.
       const known = found.get(`${bought.key} ${refusals.join()}`)
-      if (known) known.posts.push(address.split('/')[1]!)
+      if (known) known.posts.push(readPostKey(address).post)
       else
         found.set(`${bought.key} ${refusals.join()}`, {
           key: bought.key,
           name: bought.name,
-          posts: [address.split('/')[1]!],
+          posts: [readPostKey(address).post],
           refusals,
         })
     }

@@ -1,3 +1,4 @@
+import { postKey } from '../document/postKey'
 import type { Job } from '../document/job'
 import { dayPosts } from '../day/posts'
 import { meansOf } from '../day/setup'
@@ -30,7 +31,7 @@ export interface PlannedJob {
 export function jobBills({ job, resolved, plan }: PlannedJob, tables: Tables): PostBill[] {
   return dayPosts({ prefix: '', job, resolved, plan }, tables).flatMap((each): PostBill[] => {
     const method = plan.posts
-      .find((of) => `${of.line}/${of.post}` === each.address)
+      .find((of) => postKey(of) === each.address)
       ?.methods.find((of) => of.method === each.method)
     return method ? [postBill(each, method, { job, resolved }, tables)] : []
   })
@@ -64,7 +65,7 @@ export function postBill(
 function placeOf(address: string, { lines }: ResolvedJob): [ResolvedLine, ResolvedPost] {
   const [line, post] = lines
     .flatMap((each) => each.posts.map((of) => [each, of] as const))
-    .find(([each, of]) => `${each.id}/${of.id}` === address)!
+    .find(([each, of]) => postKey({ line: each.id, post: of.id }) === address)!
   return [line, post]
 }
 
@@ -83,7 +84,7 @@ export const longerBay = ({ posts }: ResolvedLine, { id, station }: ResolvedPost
  * @returns in the order of the plan
  */
 export function openWays({ job, resolved }: PlannedJob, { line, post, methods }: PostPlan, tables: Tables): PostBill[] {
-  const address = `${line}/${post}`
+  const address = postKey({ line, post })
   return methods
     .filter(({ allowed, unsuited }) => allowed && !unsuited)
     .map((method) => {
@@ -101,7 +102,7 @@ export const proposedMethods = ({ job, plan }: Pick<PlannedJob, 'job' | 'plan'>)
       const chosen = job.lines.find(({ id }) => id === line)?.posts.find(({ id }) => id === post)?.repair?.method
       const asks = diagnosis.state === 'failed' || diagnosis.state === 'unsettled'
       const way = methods.find(({ method, allowed }) => method === recommended?.method && allowed)
-      return chosen === undefined && asks && way ? [[`${line}/${post}`, way.method] as const] : []
+      return chosen === undefined && asks && way ? [[postKey({ line, post }), way.method] as const] : []
     }),
   )
 
@@ -109,7 +110,9 @@ export const proposedMethods = ({ job, plan }: Pick<PlannedJob, 'job' | 'plan'>)
 export function chosenMethods(planned: Pick<PlannedJob, 'job' | 'plan'>): Record<string, string> {
   const chosen = planned.job.lines.flatMap((line) =>
     line.posts.flatMap((post) =>
-      post.repair?.method === undefined ? [] : [[`${line.id}/${post.id}`, post.repair.method] as const],
+      post.repair?.method === undefined
+        ? []
+        : [[postKey({ line: line.id, post: post.id }), post.repair.method] as const],
     ),
   )
   return { ...proposedMethods(planned), ...Object.fromEntries(chosen) }
@@ -125,7 +128,7 @@ export const withMethods = (job: Job, methods: Readonly<Record<string, string>>)
   lines: job.lines.map((line) => ({
     ...line,
     posts: line.posts.map((post) => {
-      const method = methods[`${line.id}/${post.id}`]
+      const method = methods[postKey({ line: line.id, post: post.id })]
       return method === undefined ? post : { ...post, repair: { ...post.repair, method } }
     }),
   })),

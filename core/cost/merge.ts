@@ -1,6 +1,8 @@
 import { exact, NONE, upTo, type Exact } from '../money/exact'
 import type { BillLine } from './bill'
+import { learntSpares, type LearntRow } from '../tables/learnt'
 import type { CatalogueRow } from './catalogue'
+import type { PostBill } from './jobBills'
 
 /** What is bought of one thing for all posts of a visit. */
 export interface MergedLine {
@@ -21,6 +23,15 @@ export interface Spares {
   /** The same of one thing, by its key. */
   byKey?: Readonly<Record<string, number>>
 }
+
+/**
+ * What is put on top for a job: what was learnt, thing by thing. Bags that are bought by what nine holes in ten took have
+ * their spare in them.
+ */
+export const sparesFor = (bills: readonly Pick<PostBill, 'method'>[], learnt: readonly LearntRow[]): Spares => ({
+  byKey: learntSpares(learnt),
+  ...(bills.some(({ method }) => method.concrete?.bagsFrom ?? method.concrete?.overdigFrom) ? { learnt: 0 } : {}),
+})
 
 /** Usual spares, by group: working values. */
 const BAGS = exact('1.1')

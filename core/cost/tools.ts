@@ -1,3 +1,4 @@
+import { readPostKey } from '../document/postKey'
 import type { Task } from '../day/question'
 import { reachOf, USUAL_TOOL } from '../concrete/overdig'
 import type { Job } from '../document/job'
@@ -42,7 +43,7 @@ export function toolNotes(
 function reachNotes(bills: readonly PostBill[], job: Job, owned: readonly OwnedTool[], says: Measures): ToolNote[] {
   return bills.flatMap(({ address, method: { hole } }): ToolNote[] => {
     if (!hole) return []
-    const [line, id] = address.split('/')
+    const { line, post: id } = readPostKey(address)
     const post = job.lines.find((each) => each.id === line)?.posts.find((each) => each.id === id)
     const kind = post?.repair?.tool ?? USUAL_TOOL
     const mine = owned.filter(({ does }) => does === kind)

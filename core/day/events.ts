@@ -1,3 +1,4 @@
+import { readPostKey } from '../document/postKey'
 import { MINUTE_MS, type Moment } from '../weather/forecast'
 import { problemOf } from './problem'
 import type { DayMinute, DayPlan, DayQuestion, Milestones, Task } from './question'
@@ -80,4 +81,4 @@ export function dayEvents(
   return [...visits, ...deliveries, ...carried]
 }
 
-const short = (address: string): string => address.slice(address.lastIndexOf('/') + 1)
+const short = (address: string): string => readPostKey(address).post

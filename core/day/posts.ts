@@ -1,3 +1,4 @@
+import { postKey } from '../document/postKey'
 import type { Job, Pour } from '../document/job'
 import { methodDetail, type MethodDetail } from '../plan/detail'
 import type { Plan } from '../plan/types'
@@ -35,7 +36,7 @@ export function dayPosts({ prefix, job, resolved, plan, air }: DayJob, tables: T
       const pour = pourAt(job, line.id, post.id)
       return [
         {
-          address: `${prefix}${line.id}/${post.id}`,
+          address: postKey({ line: line.id, post: post.id }, prefix),
           method: found.method,
           steps: detail.steps,
           ...(concrete ? { concrete } : {}),

@@ -28,6 +28,15 @@ export interface CommandKind<C extends { name: string }> {
   says(command: C, words: Words): string
 }
 
+/**
+ * A key of a part of the document with a value that it may have; null takes the key away.
+ *
+ * @example KeyValue<{ age: number; soil: string }> // { key: 'age'; value: number | null } | { key: 'soil'; value: string | null }
+ */
+export type KeyValue<T, K extends keyof T = keyof T> = {
+  [P in K]-?: { key: P; value: Exclude<T[P], undefined> | null }
+}[K]
+
 const KEY_SAYS = 'a key that this command may write to'
 
 /** Fields of a command that sets one key of a part of the document. */

@@ -1,3 +1,5 @@
+import { postEdit } from './keyed'
+import type { SetHole } from './commands/setHole'
 import type { ObservationKey } from '../cause/observations'
 import type { Hole, Job, Post, ReadingNote, RepairChoice } from '../document/job'
 import { inverseOf } from './apply'
@@ -23,7 +25,7 @@ export function sharedThings(post: Post): SharedThing[] {
     (key): SharedThing => ({
       key,
       kind: 'fact',
-      commandsFor: (to) => [{ name: 'setPost', ...to, key, value: post[key] }],
+      commandsFor: (to) => [postEdit(to, key, post[key]!)],
     }),
   )
   const findings = Object.entries(post.observations ?? {}).map(
@@ -46,7 +48,9 @@ function choicesOf({ method, parts = {}, holes, hole, mix, filling }: RepairChoi
       ...Object.entries(parts).map(([kind, value]): Command => ({ name: 'choosePart', ...to, kind, value })),
     ]),
     ...choice('hole', method !== undefined && Object.keys(own).length > 0, (to) =>
-      (Object.keys(own) as (keyof Hole)[]).map((key) => ({ name: 'setHole', ...to, method, key, value: own[key] })),
+      (Object.keys(own) as (keyof Hole)[]).map(
+        (key) => ({ name: 'setHole', ...to, method, key, value: own[key] }) as SetHole,
+      ),
     ),
     ...choice('mix', mix !== undefined || filling !== undefined, (to) =>
       Object.entries({ mix, filling }).flatMap(([key, value]): Command[] =>

@@ -1,3 +1,4 @@
+import { readPostKey } from '../document/postKey'
 import type { CostSettings } from '../cost/catalogue'
 import type { PostBill } from '../cost/jobBills'
 import type { LineBill } from '../cost/lineBill'
@@ -72,7 +73,7 @@ export function offerOption(
   return {
     name,
     posts: bills.map(({ address, method }) => ({
-      post: address.split('/')[1]!,
+      post: readPostKey(address).post,
       method: method.name,
       stands: thresholdWords(method, show),
     })),

@@ -104,7 +104,7 @@ describe('who says what failed', () => {
     expect(after.lines[0]!.posts[1]!.judgement).toEqual({ overruled })
     expect(applyCommands(after, inverseOfAll(job, [said]))).toEqual(job)
     expect(checkJob(after, tables)).toEqual([])
-    const wrong = applyCommand(job, { ...said, value: { ...overruled, cause: 'bad luck' } })
+    const wrong = applyCommand(job, { ...said, value: { ...overruled, cause: 'bad luck' } } as unknown as Command)
     expect(checkJob(wrong, tables)[0]!.key).toBe('lines[0].posts[1].judgement.overruled.cause')
     expect(() => readBatch({ id: '12345678', version: 1, commands: [{ ...said, key: 'guess' }] })).toThrow(
       expect.objectContaining({ key: 'commands[0].key' }),

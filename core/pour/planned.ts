@@ -1,3 +1,4 @@
+import { postKey } from '../document/postKey'
 import { BAG_YIELDS } from '../plan/minutes'
 import type { Job, Pour } from '../document/job'
 import type { Plan, PostPlan } from '../plan/types'
@@ -48,11 +49,11 @@ export function plannedPours(
   { posts: plans }: Pick<Plan, 'posts'>,
   tables: Tables,
 ): PlannedPour[] {
-  const byPost = new Map(plans.map((each) => [`${each.line}/${each.post}`, each]))
+  const byPost = new Map(plans.map((each) => [postKey(each), each]))
   return lines.flatMap(({ id, posts }) => {
     const carriers = new Set(posts.length > 1 ? carriersOf(posts) : [])
     return posts.flatMap((post) => {
-      const plan = byPost.get(`${id}/${post.id}`)
+      const plan = byPost.get(postKey({ line: id, post: post.id }))
       const isFirst = carriers.has(post) || post.duties.some((duty) => FIRST_DUTIES.includes(duty))
       const wanted = plan && wantedOf(post, plan, tables)
       return wanted ? [{ line: id, post: post.id, isFirst, ...wanted }] : []

@@ -1,3 +1,4 @@
+import { postKey } from '../document/postKey'
 import type { Entry, EntryKind, EntryValue, Job } from '../document/job'
 import type { PostAddress } from '../edit/changes'
 
@@ -42,7 +43,8 @@ export function signOffs(job: Pick<Job, 'entries'>): Map<string, Standing<'sign-
   const last = new Map<string, Standing<'sign-off'>>()
   for (const entry of all as Standing<'sign-off'>[]) {
     if (entry.kind !== 'sign-off' || entry.withdrawn || corrected.has(entry.id)) continue
-    const key = `${entry.line}/${entry.post}`
+    if (entry.line === undefined || entry.post === undefined) continue
+    const key = postKey({ line: entry.line, post: entry.post })
     const known = last.get(key)
     if (!known || Date.parse(known.at) <= Date.parse(entry.at)) last.set(key, entry)
   }

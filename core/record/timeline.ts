@@ -1,3 +1,4 @@
+import { postKey } from '../document/postKey'
 import type { Entry, EntryKind, Job, Photograph, Post, Pour, Reading, Verdict } from '../document/job'
 import type { PostAddress } from '../edit/changes'
 import type { Moment } from '../weather/forecast'
@@ -70,7 +71,7 @@ export function timeline(job: Job, only?: PostAddress): Happening[] {
 function signatures(job: Job) {
   const all = signOffs(job)
   return ({ line, post }: { line?: string; post?: string }): Moment | undefined => {
-    const signed = all.get(`${line}/${post}`)
+    const signed = line !== undefined && post !== undefined ? all.get(postKey({ line, post })) : undefined
     return signed && Date.parse(signed.at)
   }
 }

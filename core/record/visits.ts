@@ -1,3 +1,4 @@
+import { postKey } from '../document/postKey'
 import type { Job, Visit } from '../document/job'
 import { dutiesOf } from '../document/postState'
 import { isTemporary } from '../cost/stands'
@@ -62,7 +63,7 @@ export function visitsDue(
   const found: { post: string; due: Moment; why: VisitWhy }[] = []
   for (const line of job.lines)
     for (const post of line.posts) {
-      const signed = signatures.get(`${line.id}/${post.id}`)
+      const signed = signatures.get(postKey({ line: line.id, post: post.id }))
       if (!signed) continue
       const from = Date.parse(signed.at)
       const visits = made.filter(({ posts, doneAt }) => posts.includes(post.id) && Date.parse(doneAt!) > from)

@@ -1,3 +1,4 @@
+import { postKey } from '../document/postKey'
 import type { Job } from '../document/job'
 import type { Plan, PostPlan } from '../plan/types'
 import { signOffs } from './entries'
@@ -14,9 +15,10 @@ import { visitsDue } from './visits'
 export function whereWorkStands(job: Job, { posts }: Plan): number {
   const chosen = new Set<string>()
   for (const line of job.lines)
-    for (const post of line.posts) if (post.repair?.method !== undefined) chosen.add(`${line.id}/${post.id}`)
+    for (const post of line.posts)
+      if (post.repair?.method !== undefined) chosen.add(postKey({ line: line.id, post: post.id }))
   const signed = signOffs(job)
-  const keyOf = ({ line, post }: PostPlan) => `${line}/${post}`
+  const keyOf = (plan: PostPlan) => postKey(plan)
   const waits = (state: PostPlan['diagnosis']['state']) =>
     posts.findIndex((each) => each.diagnosis.state === state && !chosen.has(keyOf(each)))
   const inWork = () => posts.findIndex((each) => chosen.has(keyOf(each)) && !signed.has(keyOf(each)))

@@ -1,3 +1,4 @@
+import { postKey } from '../../core/document/postKey'
 import type { Knex } from 'knex'
 import type { Job } from '../../core/document/job'
 import type { OfferAnswer } from '../../core/offer/answer'
@@ -56,7 +57,7 @@ function offeredPosts({ options }: Offer, job: Job): OfferedPost[] {
     line.posts
       .filter(({ id }) => named.has(id))
       .map(({ id }) => {
-        const finished = done.get(`${line.id}/${id}`)
+        const finished = done.get(postKey({ line: line.id, post: id }))
         return { post: id, ...(finished ? { done: finished.at } : {}) }
       }),
   )

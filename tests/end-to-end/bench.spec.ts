@@ -94,7 +94,7 @@ test('is found by its name, and worked by keyboard alone', async ({ page }) => {
   await expectUsable(page, 'the bench')
 })
 
-test('by phone, without a signal', async ({ browser, baseURL }) => {
+test('by phone, without a signal', { tag: '@installed' }, async ({ browser, baseURL }) => {
   const context = await browser.newContext({ ...PHONE, baseURL: baseURL! })
   const page = await context.newPage()
   await open(page, '/bench?calc=bags')

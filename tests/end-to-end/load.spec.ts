@@ -54,21 +54,25 @@ test('what is loaded is ticked shelf by shelf, and stays so; what it costs is sa
   await expectUsable(page, 'what this post costs')
 })
 
-test('by phone it is read and ticked without a signal', async ({ browser, request, baseURL }) => {
-  const id = await importJob(request, tenPosts('Ten posts by phone'))
-  const context = await browser.newContext({ ...PHONE, baseURL: baseURL! })
-  const page = await context.newPage()
-  await open(page, `/jobs/${id}/load?post=B1`)
-  const gear = page.getByRole('checkbox', { name: 'props and stakes' })
-  await expect(gear).toBeVisible()
-  await context.setOffline(true)
-  await gear.click()
-  await expect(gear).toBeChecked()
-  await context.setOffline(false)
-  await expectSaved(page)
-  await expectUsable(page, 'the load by phone')
-  await context.close()
-})
+test(
+  'by phone it is read and ticked without a signal',
+  { tag: '@installed' },
+  async ({ browser, request, baseURL }) => {
+    const id = await importJob(request, tenPosts('Ten posts by phone'))
+    const context = await browser.newContext({ ...PHONE, baseURL: baseURL! })
+    const page = await context.newPage()
+    await open(page, `/jobs/${id}/load?post=B1`)
+    const gear = page.getByRole('checkbox', { name: 'props and stakes' })
+    await expect(gear).toBeVisible()
+    await context.setOffline(true)
+    await gear.click()
+    await expect(gear).toBeChecked()
+    await context.setOffline(false)
+    await expectSaved(page)
+    await expectUsable(page, 'the load by phone')
+    await context.close()
+  },
+)
 
 test('a job without a repair shows what the proposed ones would take; where nobody has looked it says what to do first', async ({
   page,

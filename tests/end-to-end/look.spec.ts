@@ -143,25 +143,29 @@ test('photographs: upright, small, without their place; bad files are refused', 
   expect(refused.status()).toBe(422)
 })
 
-test('photographs taken without a signal wait, survive a reload and go when it is back', async ({ page, request }) => {
-  const id = await importJob(request, trialJob('Photograph, no signal'))
-  await open(page, `/jobs/${id}/look?post=T3`)
-  await expectSaved(page)
-  await page.route('**/api/**', (route) => route.abort())
-  await pickFiles(page, 'Add a photograph', {
-    name: 'foot.jpg',
-    mimeType: 'image/jpeg',
-    buffer: await sidewaysPhotograph(),
-  })
-  await expect(saveSign(page)).toHaveText('1 waiting to send')
-  await page.reload()
-  const picture = page.getByRole('img', { name: 'Photograph 1 of post T3' })
-  await expect(picture).toHaveAttribute('src', /^blob:/)
-  await page.unroute('**/api/**')
-  await expectSaved(page)
-  const { job } = await (await request.get(`/api/jobs/${id}`)).json()
-  const [{ id: photograph }] = job.lines[0].posts[2].photographs
-  await expect(async () =>
-    expect((await request.get(`/api/jobs/${id}/photographs/${photograph}`)).status()).toBe(200),
-  ).toPass()
-})
+test(
+  'photographs taken without a signal wait, survive a reload and go when it is back',
+  { tag: '@installed' },
+  async ({ page, request }) => {
+    const id = await importJob(request, trialJob('Photograph, no signal'))
+    await open(page, `/jobs/${id}/look?post=T3`)
+    await expectSaved(page)
+    await page.route('**/api/**', (route) => route.abort())
+    await pickFiles(page, 'Add a photograph', {
+      name: 'foot.jpg',
+      mimeType: 'image/jpeg',
+      buffer: await sidewaysPhotograph(),
+    })
+    await expect(saveSign(page)).toHaveText('1 waiting to send')
+    await page.reload()
+    const picture = page.getByRole('img', { name: 'Photograph 1 of post T3' })
+    await expect(picture).toHaveAttribute('src', /^blob:/)
+    await page.unroute('**/api/**')
+    await expectSaved(page)
+    const { job } = await (await request.get(`/api/jobs/${id}`)).json()
+    const [{ id: photograph }] = job.lines[0].posts[2].photographs
+    await expect(async () =>
+      expect((await request.get(`/api/jobs/${id}/photographs/${photograph}`)).status()).toBe(200),
+    ).toPass()
+  },
+)

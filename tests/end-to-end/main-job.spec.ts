@@ -45,7 +45,7 @@ test('the main job with the mouse, and all of it there after a new start of the 
   await another.context().close()
 })
 
-test('the main job with a finger on a small screen', async ({ browser, request, baseURL }) => {
+test('the main job with a finger on a small screen', { tag: '@installed' }, async ({ browser, request, baseURL }) => {
   const id = await importJob(request, trialJob('Main job, phone'))
   const context = await browser.newContext({
     viewport: { width: 360, height: 740 },

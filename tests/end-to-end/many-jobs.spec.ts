@@ -60,27 +60,31 @@ test('one opened before the other has come: the slow answer changes nothing', as
   }
 })
 
-test('two jobs edited without a signal, one left open: both arrive', async ({ page, request }) => {
-  const names = ['First in the rain', 'Second in the rain']
-  const ids = await Promise.all(names.map((name) => importJob(request, trialJob(name))))
-  await open(page, '/')
-  for (const name of names) {
-    await openByClick(page, name)
-    await expectSaved(page)
+test(
+  'two jobs edited without a signal, one left open: both arrive',
+  { tag: '@installed' },
+  async ({ page, request }) => {
+    const names = ['First in the rain', 'Second in the rain']
+    const ids = await Promise.all(names.map((name) => importJob(request, trialJob(name))))
+    await open(page, '/')
+    for (const name of names) {
+      await openByClick(page, name)
+      await expectSaved(page)
+      await toJobs(page)
+    }
+    await page.route('**/api/jobs/**', (route) => route.abort())
+    await openByClick(page, names[0]!)
+    await answer(page, 'at the ground line').click()
+    await expect(page.getByText('1 waiting to send')).toBeVisible()
     await toJobs(page)
-  }
-  await page.route('**/api/jobs/**', (route) => route.abort())
-  await openByClick(page, names[0]!)
-  await answer(page, 'at the ground line').click()
-  await expect(page.getByText('1 waiting to send')).toBeVisible()
-  await toJobs(page)
-  await openByClick(page, names[1]!)
-  await answer(page, 'easily').click()
-  await expect(page.getByText('1 waiting to send')).toBeVisible()
-  await page.unroute('**/api/jobs/**')
-  await expectSaved(page)
-  const seen = async (id: string) =>
-    (await (await request.get(`/api/jobs/${id}`)).json()).job.lines[0].posts[2].observations
-  await expect.poll(() => seen(ids[0]!)).toMatchObject({ pushPivot: 'at-ground-line' })
-  await expect.poll(() => seen(ids[1]!)).toMatchObject({ comesUpright: 'easily' })
-})
+    await openByClick(page, names[1]!)
+    await answer(page, 'easily').click()
+    await expect(page.getByText('1 waiting to send')).toBeVisible()
+    await page.unroute('**/api/jobs/**')
+    await expectSaved(page)
+    const seen = async (id: string) =>
+      (await (await request.get(`/api/jobs/${id}`)).json()).job.lines[0].posts[2].observations
+    await expect.poll(() => seen(ids[0]!)).toMatchObject({ pushPivot: 'at-ground-line' })
+    await expect.poll(() => seen(ids[1]!)).toMatchObject({ comesUpright: 'easily' })
+  },
+)

@@ -194,51 +194,55 @@ test.describe('two days', () => {
   })
 })
 
-test('a clock outlives a killed browser, a killed server and an hour without the device', async ({ playwright }) => {
-  test.setTimeout(180_000)
-  const folder = join(state, `pours-${process.pid}`)
-  const profile = mkdtempSync(join(tmpdir(), 'vindex-pour-'))
-  const database = await startDatabase(folder)
-  await recreate(database.url('vindex'))
-  const server = await startServer({
-    build: process.env.VINDEX_BUILD!,
-    databaseUrl: database.url('vindex'),
-    port: await freePort(),
-  })
-  const request = await playwright.request.newContext({ baseURL: server.address })
-  const job = theTwoDays('Killed pour', morning())
-  const slow: Job = {
-    ...job,
-    lines: job.lines.map((line) => ({
-      ...line,
-      posts: line.posts.map((post) => ({ ...post, repair: { ...post.repair, mix: 'general-20' } })),
-    })),
-  }
-  const id = await importJob(request, slow)
-  const address = `${server.address}/jobs/${id}/pour?post=B1`
+test(
+  'a clock outlives a killed browser, a killed server and an hour without the device',
+  { tag: '@installed' },
+  async ({ playwright }) => {
+    test.setTimeout(180_000)
+    const folder = join(state, `pours-${process.pid}`)
+    const profile = mkdtempSync(join(tmpdir(), 'vindex-pour-'))
+    const database = await startDatabase(folder)
+    await recreate(database.url('vindex'))
+    const server = await startServer({
+      build: process.env.VINDEX_BUILD!,
+      databaseUrl: database.url('vindex'),
+      port: await freePort(),
+    })
+    const request = await playwright.request.newContext({ baseURL: server.address })
+    const job = theTwoDays('Killed pour', morning())
+    const slow: Job = {
+      ...job,
+      lines: job.lines.map((line) => ({
+        ...line,
+        posts: line.posts.map((post) => ({ ...post, repair: { ...post.repair, mix: 'general-20' } })),
+      })),
+    }
+    const id = await importJob(request, slow)
+    const address = `${server.address}/jobs/${id}/pour?post=B1`
 
-  const first = await launchOn(profile)
-  await first.page.goto(address)
-  await first.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
-  await startPour(first.page)
-  await expect(timer(first.page)).toBeVisible()
-  await expectSaved(first.page)
-  const left = await minutesLeft(first.page)
-  expect(left).toBeGreaterThan(80)
-  await first.kill()
-  await server.kill()
+    const first = await launchOn(profile)
+    await first.page.goto(address)
+    await first.page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+    await startPour(first.page)
+    await expect(timer(first.page)).toBeVisible()
+    await expectSaved(first.page)
+    const left = await minutesLeft(first.page)
+    expect(left).toBeGreaterThan(80)
+    await first.kill()
+    await server.kill()
 
-  const again = await launchOn(profile)
-  await again.page.clock.install({ time: Date.now() + HOUR })
-  await again.page.goto(address)
-  await expect(timer(again.page)).toBeVisible()
-  // A minute either way: nobody stopped the hour while the browser was started.
-  expect(Math.abs((await minutesLeft(again.page)) - (left - 60))).toBeLessThanOrEqual(1)
-  await again.kill()
-  await database.stop()
-  rmSync(profile, { recursive: true, force: true })
-  rmSync(folder, { recursive: true, force: true })
-})
+    const again = await launchOn(profile)
+    await again.page.clock.install({ time: Date.now() + HOUR })
+    await again.page.goto(address)
+    await expect(timer(again.page)).toBeVisible()
+    // A minute either way: nobody stopped the hour while the browser was started.
+    expect(Math.abs((await minutesLeft(again.page)) - (left - 60))).toBeLessThanOrEqual(1)
+    await again.kill()
+    await database.stop()
+    rmSync(profile, { recursive: true, force: true })
+    rmSync(folder, { recursive: true, force: true })
+  },
+)
 
 async function minutesLeft(page: Page): Promise<number> {
   const words = (await timer(page).getAttribute('aria-label'))!

@@ -154,7 +154,7 @@ test('a drill knows a right answer', async ({ page }) => {
   await expect(page.getByText('Right 1 times of 1.')).toBeVisible()
 })
 
-test('by phone, without a signal', async ({ browser, baseURL }) => {
+test('by phone, without a signal', { tag: '@installed' }, async ({ browser, baseURL }) => {
   const context = await browser.newContext({ ...PHONE, baseURL: baseURL! })
   const page = await context.newPage()
   await withCase(page)

@@ -47,40 +47,40 @@ const tab = (page: Page, name: string) => page.getByRole('tab', { name, exact: t
 const reading = (page: Page, name: string) => page.getByRole('group', { name })
 const millimetres = (length: number) => `${Math.round(length * 1e3)}`
 
-test('a whole line of twelve by touch, without a signal, in under four minutes', async ({
-  browser,
-  request,
-  baseURL,
-}) => {
-  const id = await importJob(request, longLine)
-  const context = await browser.newContext({ ...PHONE, baseURL, locale: 'en-GB' })
-  const page = await context.newPage()
-  await open(page, `/jobs/${id}/set-out?post=R1`)
-  await expect(reading(page, 'gap at the lower string')).toBeVisible()
-  await context.setOffline(true)
-  const wanted = setOutOf(longLine).posts
-  for (const [i, post] of wanted.entries()) {
-    await expect(page.getByText(`${post.post} ${post.carries ? 'carries' : 'is set to'} the strings`)).toBeVisible()
-    const readings = [
-      ['gap at the lower string', post.gapLow + 0.004, 'in 4 mm'],
-      ['gap at the upper string', post.gapHigh - 0.005, 'out 5 mm'],
-      ['lower string to the bottom of the hole, before any stone', post.hole!.reading - 0.03, 'dig 30 mm'],
-    ] as const
-    for (const [name, found, says] of readings) {
-      const group = reading(page, name)
-      await group.getByRole('textbox').tap()
-      await group.getByRole('textbox').fill(millimetres(found))
-      await group.getByRole('textbox').press('Enter')
-      await expect(group.getByRole('status')).toHaveText(says)
+test(
+  'a whole line of twelve by touch, without a signal',
+  { tag: '@installed' },
+  async ({ browser, request, baseURL }) => {
+    const id = await importJob(request, longLine)
+    const context = await browser.newContext({ ...PHONE, baseURL, locale: 'en-GB' })
+    const page = await context.newPage()
+    await open(page, `/jobs/${id}/set-out?post=R1`)
+    await expect(reading(page, 'gap at the lower string')).toBeVisible()
+    await context.setOffline(true)
+    const wanted = setOutOf(longLine).posts
+    for (const [i, post] of wanted.entries()) {
+      await expect(page.getByText(`${post.post} ${post.carries ? 'carries' : 'is set to'} the strings`)).toBeVisible()
+      const readings = [
+        ['gap at the lower string', post.gapLow + 0.004, 'in 4 mm'],
+        ['gap at the upper string', post.gapHigh - 0.005, 'out 5 mm'],
+        ['lower string to the bottom of the hole, before any stone', post.hole!.reading - 0.03, 'dig 30 mm'],
+      ] as const
+      for (const [name, found, says] of readings) {
+        const group = reading(page, name)
+        await group.getByRole('textbox').tap()
+        await group.getByRole('textbox').fill(millimetres(found))
+        await group.getByRole('textbox').press('Enter')
+        await expect(group.getByRole('status')).toHaveText(says)
+      }
+      if (i < POSTS - 1) await page.getByRole('button', { name: 'Next post ›' }).tap()
     }
-    if (i < POSTS - 1) await page.getByRole('button', { name: 'Next post ›' }).tap()
-  }
-  await context.setOffline(false)
-  await expect(page.locator('[data-sign]')).toHaveAttribute('data-sign', 'saved')
-  const kept = (await documentOf(page, id)).lines[0]!.posts
-  expect(kept.map(({ found }) => Object.keys(found ?? {}).length)).toEqual(new Array(POSTS).fill(3))
-  await context.close()
-})
+    await context.setOffline(false)
+    await expect(page.locator('[data-sign]')).toHaveAttribute('data-sign', 'saved')
+    const kept = (await documentOf(page, id)).lines[0]!.posts
+    expect(kept.map(({ found }) => Object.keys(found ?? {}).length)).toEqual(new Array(POSTS).fill(3))
+    await context.close()
+  },
+)
 
 test('the sheet for the hand prints one post a page, each with what it is worth', async ({ page, request }) => {
   const id = await importJob(request, entrance)

@@ -1,6 +1,6 @@
 import type { Job } from '../../core/document/job'
 import { OFFER_FORMAT, type OfferDraft, type OfferOption } from '../../core/offer/offer'
-import { optionOfJob } from '../../core/offer/ofJob'
+import { optionWork, pricedOption } from '../../core/offer/ofJob'
 import { plan } from '../../core/plan/plan'
 import { linesDrawing } from '../../core/report/lineDrawing'
 import { resolveJob } from '../../core/resolve/resolve'
@@ -23,13 +23,12 @@ export function someOption(
   methods: Readonly<Record<string, string>>,
   { rows = catalogue, settings = costSettings, currency = 'EUR' }: Terms = {},
 ): OfferOption {
-  return optionOfJob(job, name, methods, {
+  return pricedOption(name, optionWork(job, methods, tables), {
     visits: 2,
     hires: { 'hire/mixer': 1 },
     catalogue: rows,
     settings,
     currency: currencies.find(({ code }) => code === currency)!,
-    tables,
     show: (gust) => `${gust.toFixed(0)} m/s`,
   })
 }

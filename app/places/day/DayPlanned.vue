@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readPostKey } from '~~/core/document/postKey'
 import { computed } from 'vue'
 import { saveFile } from '~/exchange/files'
 import { useJobSession } from '~/job/openJob'
@@ -40,7 +41,7 @@ const boundWords = computed(() => {
 })
 const broken = computed(() => day.breaks.value.map((each) => breachWords(day.asked.value!, each)))
 const left = computed(() => day.plan.value?.left ?? [])
-const covers = computed(() => [...new Set((day.plan.value?.covers ?? []).map(({ post }) => post.split('/').pop()))])
+const covers = computed(() => [...new Set((day.plan.value?.covers ?? []).map(({ post }) => readPostKey(post).post))])
 const pins = computed(() => day.asked.value?.pins ?? [])
 const knownUntil = computed(() => weather.forecast.value?.hours.at(-1)?.at)
 const isBeyond = computed(

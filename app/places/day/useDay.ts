@@ -1,3 +1,4 @@
+import { dayEdit, type DayValue } from '~~/core/edit/keyed'
 import { computed, ref, shallowRef } from 'vue'
 import type { useJobSession } from '~/job/openJob'
 import { sharedByJob } from '~/job/sharedByJob'
@@ -48,7 +49,7 @@ function createDay(session: Session, view: JobView) {
       .filter(({ id }) => wanted.has(id))
       .map(({ id, job }) => {
         const resolved = resolveJob(job, view.tables.value)
-        return { prefix: `${id}~`, job, resolved, plan: planner(view.tables.value)(job, resolved) }
+        return { prefix: `${id}/`, job, resolved, plan: planner(view.tables.value)(job, resolved) }
       })
   }
   void loadBeside()
@@ -112,8 +113,7 @@ function createDay(session: Session, view: JobView) {
   const binds = computed(() => (asked.value && plan.value ? bindings(asked.value, plan.value) : []))
   const bound = shallowRef<DayBound>()
 
-  const set = <K extends keyof DaySetup>(key: K, value: DaySetup[K] | null) =>
-    session.edit([{ name: 'setDay', key, value }])
+  const set = <K extends keyof DaySetup>(key: K, value: DayValue<K>) => session.edit([dayEdit(key, value)])
 
   async function planAnew(): Promise<void> {
     if (!asked.value) return
@@ -138,20 +138,16 @@ function createDay(session: Session, view: JobView) {
     if (!found) return
     bound.value = found.bound
     const moved = (['free', 'hires', 'deliveries', 'pins'] as const).flatMap((key) =>
-      begins !== first.value && later[key] ? [{ name: 'setDay' as const, key, value: later[key] }] : [],
+      begins !== first.value && later[key] ? [dayEdit(key, later[key])] : [],
     )
     await session.edit([
-      { name: 'setDay', key: 'first', value: begins },
+      dayEdit('first', begins),
       ...moved,
-      {
-        name: 'setDay',
-        key: 'planned',
-        value: {
-          at: new Date(timeNow()).toISOString(),
-          ...(visited > 0 ? { visited } : {}),
-          tasks: found.plan.placed.map((each) => ({ ...each, by: [...each.by] })),
-        },
-      },
+      dayEdit('planned', {
+        at: new Date(timeNow()).toISOString(),
+        ...(visited > 0 ? { visited } : {}),
+        tasks: found.plan.placed.map((each) => ({ ...each, by: [...each.by] })),
+      }),
     ])
   }
   /** A task set by hand: it stays there when the rest is planned anew. */

@@ -39,7 +39,8 @@ const tools = computed(() =>
 )
 const tool = computed(() => repair.value?.tool ?? USUAL_TOOL)
 const isTooDeep = computed(() => hole.value.depth > reachOf(tool.value) + 1e-6)
-const setTool = (value: string) => session.edit([{ name: 'setRepair', ...view.address.value, key: 'tool', value }])
+const setTool = (value: (typeof DIGGING_TOOLS)[number]) =>
+  session.edit([{ name: 'setRepair', ...view.address.value, key: 'tool', value }])
 const stones = computed(() => Math.round((hole.value.stones ?? 0) * 100))
 const STONES = [0, 10, 20, 30].map((share) => ({ value: share, title: share === 0 ? 'none' : `${share} in 100` }))
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { postKey, readPostKey, type PostKey } from '~~/core/document/postKey'
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
@@ -22,16 +23,16 @@ const ways = computed<WaysOfPost[]>(() => {
   const planned = cost.planned.value
   if (!planned) return []
   return planned.plan.posts
-    .filter(({ line, post }) => `${line}/${post}` in offers.asChosen.value)
+    .filter(({ line, post }) => postKey({ line, post }) in offers.asChosen.value)
     .map((each) => ({
-      address: `${each.line}/${each.post}`,
+      address: postKey(each),
       standing: each.standing.holdingGust ?? 0,
       ways: openWays(planned, each, view.tables.value),
     }))
 })
 const today = computed(() => vanToday(ways.value, catalogue.value, stock.value))
 const isEmpty = computed(() => ![...stock.value.values()].some((count) => count > 0))
-const nameOf = (address: string) => address.split('/')[1]
+const nameOf = (address: PostKey) => readPostKey(address).post
 </script>
 
 <template>

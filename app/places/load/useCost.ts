@@ -20,7 +20,7 @@ import { moneyWords, type Minor } from '~~/core/money/money'
 import { plan } from '~~/core/plan/plan'
 import { resolveJob } from '~~/core/resolve/resolve'
 import type { MethodPlan } from '~~/core/plan/types'
-import { learntSpares } from '~~/core/tables/learnt'
+import { sparesFor } from '~~/core/cost/merge'
 import { plumbWords } from '~~/core/survive/words'
 import { wholeYears, YEARS_DRAWN } from '~~/core/survive/years'
 import { row } from '~~/core/tables/tables'
@@ -78,13 +78,7 @@ function createCost(session: Session, view: JobView) {
         currency: currency.value,
         cuts: cutting.cuts.value,
         offcuts: offcuts.value,
-        spares: {
-          byKey: learntSpares(view.tables.value.learnt),
-          // Bags that are bought by nine holes in ten have their spare in them.
-          ...(bills.value.some(({ method }) => method.concrete?.bagsFrom ?? method.concrete?.overdigFrom)
-            ? { learnt: 0 }
-            : {}),
-        },
+        spares: sparesFor(bills.value, view.tables.value.learnt),
       },
     ),
   )

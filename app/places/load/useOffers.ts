@@ -9,13 +9,11 @@ import { offers as kept } from '~/sync/device'
 import { newIdentity } from '~/sync/identity'
 import type { DeviceOffer } from '~/sync/storage'
 import { useYard } from '~/yard/useYard'
-import { chosenMethods, jobBills, withMethods } from '~~/core/cost/jobBills'
-import { lineBill, piecesOf } from '~~/core/cost/lineBill'
-import { usualVisits } from '~~/core/cost/stands'
-import { OFFER_FORMAT, offerOption, type OfferDraft, type OfferOption } from '~~/core/offer/offer'
-import { plan } from '~~/core/plan/plan'
-import { linesDrawing } from '~~/core/report/lineDrawing'
-import { resolveJob } from '~~/core/resolve/resolve'
+import { chosenMethods } from '~~/core/cost/jobBills'
+import { piecesOf } from '~~/core/cost/lineBill'
+import { sparesFor } from '~~/core/cost/merge'
+import type { OfferDraft, OfferOption } from '~~/core/offer/offer'
+import { methodsWith, offerDraft, optionWork, pricedOption, waysOfPosts } from '~~/core/offer/ofJob'
 import { useCost } from './useCost'
 import { cutOnce } from './useCuts'
 
@@ -55,79 +53,43 @@ function createOffers(session: ReturnType<typeof useJobSession>, view: JobView) 
 
   /** Posts that are worked on, with what was chosen or is proposed. */
   const asChosen = computed<Record<string, string>>(() => (cost.planned.value ? chosenMethods(cost.planned.value) : {}))
-  /** Ways that one of those posts allows at least. */
-  const ways = computed(() => {
-    const counts = new Map<string, { name: string; posts: number }>()
-    for (const { line, post, methods } of cost.planned.value?.plan.posts ?? [])
-      if (`${line}/${post}` in asChosen.value)
-        for (const { method, name, allowed, unsuited } of methods)
-          if (allowed && !unsuited) counts.set(method, { name, posts: (counts.get(method)?.posts ?? 0) + 1 })
-    return [...counts].map(([method, { name, posts }]) => ({ method, name, posts }))
-  })
-
-  function methodsOf(way: string): Record<string, string> {
-    if (way === AS_CHOSEN) return asChosen.value
-    const allowed = new Set(
-      (cost.planned.value?.plan.posts ?? [])
-        .filter(({ methods }) => methods.some((each) => each.method === way && each.allowed))
-        .map(({ line, post }) => `${line}/${post}`),
-    )
-    return Object.fromEntries(
-      Object.entries(asChosen.value).map(([address, method]) => [address, allowed.has(address) ? way : method]),
-    )
-  }
+  const ways = computed(() => (cost.planned.value ? waysOfPosts(cost.planned.value.plan, asChosen.value) : []))
 
   async function optionOf({ name, way }: WantedOption): Promise<OfferOption> {
+    const { job, plan } = cost.planned.value!
     const tables = view.tables.value
-    const job = withMethods(cost.planned.value!.job, methodsOf(way))
-    const bills = jobBills({ job, resolved: resolveJob(job, tables), plan: plan(job, tables) }, tables)
-    const lines = bills.flatMap((each) => each.lines)
-    const visits = way === AS_CHOSEN ? cost.visits.value : usualVisits(bills.map(({ method }) => method))
-    const bill = lineBill(
-      lines,
-      { visits, hires: cost.hires.value },
-      {
-        catalogue: catalogue.value,
-        settings: reckoning.value,
-        currency: currency.value,
-        cuts: await cutOnce(piecesOf(lines), catalogue.value, offcuts.value),
-        offcuts: offcuts.value,
-      },
-    )
-    // An offer that leaves out what nobody has priced would be too low, and nobody would see it.
-    if (bill.unpriced.length > 0)
-      throw new Error(
-        `${name}: without a price in the yard: ${bill.unpriced.join(', ').replaceAll(/[/-]/g, ' ')}. Put it there first.`,
-      )
-    return offerOption(name, { bill, bills, visits }, reckoning.value, preferences.measures.gust)
+    const isAsChosen = way === AS_CHOSEN
+    const work = optionWork(job, isAsChosen ? asChosen.value : methodsWith(way, plan, asChosen.value), tables)
+    return pricedOption(name, work, {
+      ...(isAsChosen ? { visits: cost.visits.value } : {}),
+      hires: cost.hires.value,
+      catalogue: catalogue.value,
+      settings: reckoning.value,
+      currency: currency.value,
+      cuts: await cutOnce(piecesOf(work.lines), catalogue.value, offcuts.value),
+      offcuts: offcuts.value,
+      spares: sparesFor(work.bills, tables.learnt),
+      show: preferences.measures.gust,
+    })
   }
 
   async function make(wanted: readonly WantedOption[], words: OfferWords): Promise<boolean> {
     isBusy.value = true
     failure.value = ''
     try {
-      const job = cost.planned.value!.job
-      const worked = new Set(Object.keys(asChosen.value))
-      const lines = cost.planned.value!.resolved.lines.filter(({ id }) =>
-        [...worked].some((address) => address.startsWith(`${id}/`)),
-      )
       const by = preferences.person.trim()
       const options: OfferOption[] = []
       for (const each of wanted) options.push(await optionOf(each))
-      await kept.make(session.id, {
-        format: OFFER_FORMAT,
-        version: 1,
+      const draft = offerDraft(cost.planned.value!, asChosen.value, {
         id: newIdentity(),
         jobVersion: session.version,
-        job: job.name,
-        site: job.site?.name ?? '',
         madeAt: new Date(timeNow()).toISOString(),
         ...(by ? { by } : {}),
         currency: currency.value,
         options,
-        drawing: linesDrawing(lines, new Set([...worked].map((address) => address.split('/')[1]!))),
         ...words,
       })
+      await kept.make(session.id, draft)
       return true
     } catch (error) {
       failure.value = (error as Error).message

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { postEdit, type PostValue } from '~~/core/edit/keyed'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import FoldOut from '~/controls/FoldOut.vue'
@@ -12,8 +13,8 @@ import { row } from '~~/core/tables/tables'
 const session = useJobSession()
 const view = useJobView()
 const post = computed(() => view.post.value!)
-const set = (key: 'box' | 'steadyLoad', value: unknown): Promise<InputError | undefined> =>
-  session.edit([{ name: 'setPost', ...view.address.value, key, value }])
+const set = <K extends 'box' | 'steadyLoad'>(key: K, value: PostValue<K>): Promise<InputError | undefined> =>
+  session.edit([postEdit(view.address.value, key, value)])
 
 const setBox = (change: Partial<NonNullable<Post['box']>>) => set('box', { ...post.value.box!, ...change })
 const bank = computed(() => post.value.steadyLoad?.height)

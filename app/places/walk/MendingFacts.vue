@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { postEdit, type PostValue } from '~~/core/edit/keyed'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import FoldOut from '~/controls/FoldOut.vue'
@@ -13,8 +14,8 @@ const session = useJobSession()
 const view = useJobView()
 const post = computed(() => view.post.value!)
 type PostKey = Extract<Command, { name: 'setPost' }>['key']
-const set = (key: PostKey, value: unknown): Promise<InputError | undefined> =>
-  session.edit([{ name: 'setPost', ...view.address.value, key, value }])
+const set = <K extends PostKey>(key: K, value: PostValue<K>): Promise<InputError | undefined> =>
+  session.edit([postEdit(view.address.value, key, value)])
 
 const FLAGS = [
   { key: 'removable', on: '✓ has to come out again', off: 'stays where it is set' },

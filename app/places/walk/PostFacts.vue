@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { postEdit, type PostValue } from '~~/core/edit/keyed'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import AnswerTiles from '~/controls/AnswerTiles.vue'
@@ -18,8 +19,8 @@ const view = useJobView()
 const post = computed(() => view.post.value!)
 
 type PostKey = Extract<Command, { name: 'setPost' }>['key']
-function set(key: PostKey, value: unknown): Promise<InputError | undefined> {
-  return session.edit([{ name: 'setPost', ...view.address.value, key, value }])
+function set<K extends PostKey>(key: K, value: PostValue<K>): Promise<InputError | undefined> {
+  return session.edit([postEdit(view.address.value, key, value)])
 }
 
 const besides = computed(() => post.value.duties.filter((duty) => duty !== post.value.duty))
@@ -92,7 +93,7 @@ function setFooting(change: Partial<Footing>): Promise<InputError | undefined> {
       question="The soil: push a thumb or a bar into the side of the hole"
       :answers="soilTiles"
       :value="post.soil"
-      @answer="$event && set('soil', $event)"
+      @answer="typeof $event === 'string' && set('soil', $event)"
     >
       <SmallPicture :parts="smallPicture('soil', value)!" />
     </AnswerTiles>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { siteEdit, type SiteValue } from '~~/core/edit/keyed'
 import { computed, ref } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
@@ -20,8 +21,8 @@ const counted = computed(() => view.site.value!)
 const rulesItems = computed(() => view.tables.value.localRules.map(({ key, name }) => ({ value: key, title: name })))
 const rulesSay = computed(() => view.tables.value.localRules.find(({ key }) => key === site.value.rules)?.says)
 
-const set = (key: keyof Site, value: unknown): Promise<InputError | undefined> =>
-  session.edit([{ name: 'setSite', key, value }])
+const set = <K extends keyof Site>(key: K, value: SiteValue<K>): Promise<InputError | undefined> =>
+  session.edit([siteEdit(key, value)])
 
 const figure = ref<WindFigure>('gust-50')
 const figureItems = WIND_FIGURES.map(({ key, name }) => ({ value: key, title: name }))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lineEdit, type LineValue } from '~~/core/edit/keyed'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
@@ -16,8 +17,8 @@ const line = computed(() => view.line.value!)
 const given = computed(() => session.job!.lines.find(({ id }) => id === line.value.id)!)
 
 type LineKey = Extract<Command, { name: 'setLine' }>['key']
-const set = (key: LineKey, value: unknown): Promise<InputError | undefined> =>
-  session.edit([{ name: 'setLine', line: line.value.id, key, value }])
+const set = <K extends LineKey>(key: K, value: LineValue<K>): Promise<InputError | undefined> =>
+  session.edit([lineEdit({ line: line.value.id }, key, value)])
 const CORNERS = [
   { key: 'cornerAtStart', says: 'a corner at the start' },
   { key: 'cornerAtEnd', says: 'a corner at the end' },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { postEdit, type PostValue } from '~~/core/edit/keyed'
 import { computed, ref } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import { useReadingNote } from '~/job/useReadings'
@@ -36,10 +37,10 @@ const stringWords = computed(() => {
   return `The string passes ${preferences.show(top)} above the ground here.`
 })
 
-const setPost = (
-  key: 'station' | 'groundLevel' | 'gate' | 'carriesString',
-  value: unknown,
-): Promise<InputError | undefined> => session.edit([{ name: 'setPost', ...view.address.value, key, value }])
+const setPost = <K extends 'station' | 'groundLevel' | 'gate' | 'carriesString'>(
+  key: K,
+  value: PostValue<K>,
+): Promise<InputError | undefined> => session.edit([postEdit(view.address.value, key, value)])
 const setGate = (change: Partial<Gate>) => setPost('gate', { ...post.value.gate, ...change })
 
 async function copy(): Promise<void> {

@@ -21,7 +21,7 @@ type Carries = NonNullable<Post['carries']>
 /** As much as a post of a small veranda has over it, m²: to start from. */
 const START = 3
 function set(change: Partial<Carries>): Promise<InputError | undefined> {
-  const value = { area: START, from: 'roof', ...carries.value, ...change }
+  const value: Carries = { area: START, from: 'roof', ...carries.value, ...change }
   return session.edit([{ name: 'setPost', ...view.address.value, key: 'carries', value }])
 }
 const load = computed(() => {

@@ -4,15 +4,10 @@ import { holeSchema } from '../../document/repairSchema'
 import { LONGEST } from '../../limits'
 import { text } from '../../schema/fields'
 import { findPost, mapPost, postTarget, withKey, withPart, type PostAddress } from '../changes'
-import { keyWords, oneKeyOf, postAddress, type CommandKind } from '../command'
+import { keyWords, oneKeyOf, postAddress, type CommandKind, type KeyValue } from '../command'
 
 /** A measure of the hole of a method; of the repair in hand where none is named, as older edits have it. */
-export interface SetHole extends PostAddress {
-  name: 'setHole'
-  method?: string
-  key: keyof Hole
-  value: unknown
-}
+export type SetHole = PostAddress & { name: 'setHole'; method?: string } & KeyValue<Hole>
 
 export const setHole: CommandKind<SetHole> = {
   name: 'setHole',
@@ -35,10 +30,8 @@ export const setHole: CommandKind<SetHole> = {
       const holes = withKey(post.repair?.holes ?? {}, method, left)
       return withPart(post, 'repair', 'holes', Object.keys(holes).length > 0 ? holes : null)
     }),
-  inverse: (job, command) => ({
-    ...command,
-    value: holeOf(findPost(job, command), command.method)[command.key] ?? null,
-  }),
+  inverse: (job, command) =>
+    ({ ...command, value: holeOf(findPost(job, command), command.method)[command.key] ?? null }) as SetHole,
   says: (command, words) => keyWords(holeSchema, command, words),
 }
 

@@ -1,17 +1,16 @@
 import type { Post } from '../../document/job'
 import { postSchema } from '../../document/postSchema'
 import { findPost, inOrder, mapLine, mapPost, postTarget, withKey, type PostAddress } from '../changes'
-import { keyWords, oneKeyOf, postAddress, type CommandKind } from '../command'
+import { keyWords, oneKeyOf, postAddress, type CommandKind, type KeyValue } from '../command'
 
 /** What has commands of its own: what was seen, said and photographed. */
 const KEPT_OTHERWISE = ['id', 'observations', 'readings', 'photographs', 'judgement'] as const
 
 /** A fact of the post. */
-export interface SetPost extends PostAddress {
-  name: 'setPost'
-  key: Exclude<keyof Post, (typeof KEPT_OTHERWISE)[number]>
-  value: unknown
-}
+export type SetPost = PostAddress & { name: 'setPost' } & KeyValue<
+    Post,
+    Exclude<keyof Post, (typeof KEPT_OTHERWISE)[number]>
+  >
 
 export const setPost: CommandKind<SetPost> = {
   name: 'setPost',
@@ -21,6 +20,6 @@ export const setPost: CommandKind<SetPost> = {
     const changed = mapPost(job, command, (post) => withKey(post, command.key, command.value))
     return command.key === 'station' ? mapLine(changed, command, inOrder) : changed
   },
-  inverse: (job, command) => ({ ...command, value: findPost(job, command)[command.key] ?? null }),
+  inverse: (job, command) => ({ ...command, value: findPost(job, command)[command.key] ?? null }) as SetPost,
   says: (command, words) => keyWords(postSchema, command, words),
 }

@@ -1,3 +1,4 @@
+import { readPostKey } from '~~/core/document/postKey'
 import { clockWords } from '~/controls/timesOfDay'
 import type { Breach } from '~~/core/day/check'
 import type { Binding } from '~~/core/day/binds'
@@ -176,4 +177,4 @@ const hourBefore = (minute: number) => Math.floor(minute / 60) * 60
 const hourBehind = (minute: number) => Math.ceil(minute / 60) * 60
 
 /** @example nameOf('B/B4') // 'B4'; nameOf('x~B/B4') // 'B4' */
-export const nameOf = (address: string): string => address.slice(address.lastIndexOf('/') + 1)
+export const nameOf = (address: string): string => readPostKey(address).post
