@@ -1,3 +1,4 @@
+import accessibility from 'eslint-plugin-vuejs-accessibility'
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 /** What a file of the application is told that asks the device for the time. */
@@ -18,6 +19,20 @@ export default withNuxt(
       'vue/html-closing-bracket-newline': 'off',
       'vue/html-indent': 'off',
     },
+  },
+  ...accessibility.configs['flat/recommended'],
+  {
+    rules: {
+      'vuejs-accessibility/label-has-for': ['error', { required: { some: ['nesting', 'id'] } }],
+      // Used in dialogs alone, which have to take the focus.
+      'vuejs-accessibility/no-autofocus': 'off',
+    },
+  },
+  {
+    // A promise that nobody waits for loses its error, and what follows comes too soon.
+    files: ['{app,core,server,cli,database,shared,paper,data,evaluation}/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: { '@typescript-eslint/no-floating-promises': 'error' },
   },
   {
     // A device's clock may be wrong: what is stamped by it beats what comes later, or disappears behind it.

@@ -8,8 +8,7 @@ import { parts } from './parts'
  */
 
 type Short = readonly [key: string, name: string, price: number, mass: number]
-const rows = (common: Omit<CatalogueRow, 'key' | 'name' | 'price' | 'mass'>, all: readonly Short[]): CatalogueRow[] =>
-  all.map(([key, name, price, mass]) => ({ key, name, price, mass, ...common }))
+const rows = (common: Omit<CatalogueRow, 'key' | 'name' | 'price' | 'mass'>, all: readonly Short[]): CatalogueRow[] => all.map(([key, name, price, mass]) => ({ key, name, price, mass, ...common }))
 
 const STORE = 'store'
 const RACK = 'timber rack'
@@ -67,12 +66,8 @@ const post = (key: string, [name, lengthName]: readonly [string, string], length
   least: 2,
 })
 const posts: CatalogueRow[] = [
-  ...STICKS.flatMap(([key, name, mass, price, lengths]) =>
-    lengths.map((length) => post(key, [name, `${length} m`], length, [mass, price])),
-  ),
-  ...FEET_STICKS.flatMap(([key, name, mass, price]) =>
-    SOLD_FEET.map((feet) => post(key, [name, `${feet} ft`], Math.round(feet * FOOT * 1e4) / 1e4, [mass, price])),
-  ),
+  ...STICKS.flatMap(([key, name, mass, price, lengths]) => lengths.map((length) => post(key, [name, `${length} m`], length, [mass, price]))),
+  ...FEET_STICKS.flatMap(([key, name, mass, price]) => SOLD_FEET.map((feet) => post(key, [name, `${feet} ft`], Math.round(feet * FOOT * 1e4) / 1e4, [mass, price]))),
 ]
 
 /** Rails, pipes and bars: mass of a metre and price of one, and the lengths that they are sold in. */
@@ -88,44 +83,114 @@ const LONG = [
   ['pin/bar-25', '25 mm bar', 3.9, 1_640, [1, 2]],
 ] as const
 /** Tube forms by their width, mm; cut to the length of the pier. */
-const TUBES = [200, 250, 300, 350, 400, 450, 500, 600].map(
-  (width) => [`form/tube-${width}`, `${width} mm tube form`, width / 100, width * 5, [1.2, 3]] as const,
-)
+const TUBES = [200, 250, 300, 350, 400, 450, 500, 600].map((width) => [`form/tube-${width}`, `${width} mm tube form`, width / 100, width * 5, [1.2, 3]] as const)
 const long = [...LONG, ...TUBES].flatMap(([stockOf, name, mass, price, lengths]) =>
-  lengths.map((length): CatalogueRow => ({
-    ...stick(stockOf, name, length),
-    group: 'timber',
-    price: Math.round(price * length),
-    mass: Math.round(mass * length * 10) / 10,
-    kept: RACK,
-  })),
+  lengths.map(
+    (length): CatalogueRow => ({
+      ...stick(stockOf, name, length),
+      group: 'timber',
+      price: Math.round(price * length),
+      mass: Math.round(mass * length * 10) / 10,
+      kept: RACK,
+    }),
+  ),
 )
 
 /** Price and mass of one, by kind and key of a part; what is missing is asked for by name, without a price. */
 const MADE: readonly (readonly [kind: string, group: 'part' | 'fixing', kept: string, of: readonly (readonly [key: string, price: number, mass: number, pack?: number])[]])[] = [
-  ['spur', 'part', STORE, [['spur-75', 1_450, 14], ['spur-100', 2_390, 29], ['spur-75-pair', 2_900, 28], ['spur-100-pair', 4_780, 58], ['spur-3in', 1_450, 14], ['spur-4in', 2_390, 30], ['spur-3in-pair', 2_900, 28], ['spur-4in-pair', 4_780, 60]]],
-  ['fixing', 'fixing', BINS, [['bolt-12', 2_350, 0.25, 10], ['screw-10', 1_180, 0.08, 10], ['bolt-half-inch', 2_350, 0.25, 10], ['screw-3-8', 1_180, 0.08, 10]]],
-  ['rail-fixing', 'fixing', BINS, [['screw-5x80', 1_490, 0.008, 100], ['screw-6x100', 1_990, 0.014, 100], ['screw-8x120', 2_690, 0.03, 50], ['screw-no10', 1_490, 0.008, 100], ['screw-quarter', 1_990, 0.014, 100], ['screw-5-16', 2_690, 0.03, 50]]],
-  ['anchor', 'fixing', BINS, [['anchor-10x70', 2_100, 0.09, 10], ['anchor-12x90', 2_900, 0.14, 10]]],
-  ['mender', 'part', STORE, [['mender-light', 1_890, 3], ['mender-heavy', 2_990, 5]]],
-  ['sleeve', 'part', STORE, [['sleeve-450', 3_490, 7], ['sleeve-600', 4_290, 9]]],
-  ['dowel', 'part', STORE, [['dowel-12', 240, 0.3], ['dowel-16', 390, 0.6]]],
+  [
+    'spur',
+    'part',
+    STORE,
+    [
+      ['spur-75', 1_450, 14],
+      ['spur-100', 2_390, 29],
+      ['spur-75-pair', 2_900, 28],
+      ['spur-100-pair', 4_780, 58],
+      ['spur-3in', 1_450, 14],
+      ['spur-4in', 2_390, 30],
+      ['spur-3in-pair', 2_900, 28],
+      ['spur-4in-pair', 4_780, 60],
+    ],
+  ],
+  [
+    'fixing',
+    'fixing',
+    BINS,
+    [
+      ['bolt-12', 2_350, 0.25, 10],
+      ['screw-10', 1_180, 0.08, 10],
+      ['bolt-half-inch', 2_350, 0.25, 10],
+      ['screw-3-8', 1_180, 0.08, 10],
+    ],
+  ],
+  [
+    'rail-fixing',
+    'fixing',
+    BINS,
+    [
+      ['screw-5x80', 1_490, 0.008, 100],
+      ['screw-6x100', 1_990, 0.014, 100],
+      ['screw-8x120', 2_690, 0.03, 50],
+      ['screw-no10', 1_490, 0.008, 100],
+      ['screw-quarter', 1_990, 0.014, 100],
+      ['screw-5-16', 2_690, 0.03, 50],
+    ],
+  ],
+  [
+    'anchor',
+    'fixing',
+    BINS,
+    [
+      ['anchor-10x70', 2_100, 0.09, 10],
+      ['anchor-12x90', 2_900, 0.14, 10],
+    ],
+  ],
+  [
+    'mender',
+    'part',
+    STORE,
+    [
+      ['mender-light', 1_890, 3],
+      ['mender-heavy', 2_990, 5],
+    ],
+  ],
+  [
+    'sleeve',
+    'part',
+    STORE,
+    [
+      ['sleeve-450', 3_490, 7],
+      ['sleeve-600', 4_290, 9],
+    ],
+  ],
+  [
+    'dowel',
+    'part',
+    STORE,
+    [
+      ['dowel-12', 240, 0.3],
+      ['dowel-16', 390, 0.6],
+    ],
+  ],
   ['stake', 'part', STORE, [['stake-25', 1_150, 3.5]]],
-  ['stand-off', 'part', STORE, (parts.lists['stand-off'].rows).map(({ key }) => [key, 2_690, 2.2] as const)],
-  ['prop', 'part', RACK, (parts.lists.prop.rows).map(({ key }) => [key, 640, 4] as const)],
+  ['stand-off', 'part', STORE, parts.lists['stand-off'].rows.map(({ key }) => [key, 2_690, 2.2] as const)],
+  ['prop', 'part', RACK, parts.lists.prop.rows.map(({ key }) => [key, 640, 4] as const)],
 ]
 const made = MADE.flatMap(([kind, group, kept, of]) =>
-  of.map(([key, price, mass, pack = 1]): CatalogueRow => ({
-    key: `${kind}/${key}`,
-    name: parts.lists[kind]!.rows.find((part) => part.key === key)!.name,
-    group,
-    unit: 'each',
-    pack,
-    price,
-    tax: 'standard',
-    mass,
-    kept,
-  })),
+  of.map(
+    ([key, price, mass, pack = 1]): CatalogueRow => ({
+      key: `${kind}/${key}`,
+      name: parts.lists[kind]!.rows.find((part) => part.key === key)!.name,
+      group,
+      unit: 'each',
+      pack,
+      price,
+      tax: 'standard',
+      mass,
+      kept,
+    }),
+  ),
 )
 
 const nails: CatalogueRow = {

@@ -51,9 +51,7 @@ const CUSTOMS: Record<LengthSystem, Customs> = { metric, 'feet-inches': feetAndI
 /** The tables as they are where people read these units. */
 export function inUnits(tables: Tables, units: LengthSystem): Tables {
   const { digging, defaults, mixes } = CUSTOMS[units]
-  const first = mixes.flatMap(({ key, name }) =>
-    tables.mixes.filter((mix) => mix.key === key).map((mix) => (name ? { ...mix, name } : mix)),
-  )
+  const first = mixes.flatMap(({ key, name }) => tables.mixes.filter((mix) => mix.key === key).map((mix) => (name ? { ...mix, name } : mix)))
   const others = tables.mixes.filter(({ key }) => !first.some((mix) => mix.key === key))
   const own: Tables = { ...tables, units, digging, defaults: { ...tables.defaults, ...defaults } }
   return units === 'metric' ? own : { ...inInches(own), mixes: [...first, ...others] }
@@ -73,10 +71,7 @@ function inInches<T>(rows: T): T {
  * @example lengthsInInches('Check 50 mm of cover.') // 'Check 2 in of cover.'
  * @example lengthsInInches('under 1 m of it') // 'under 3 ft of it'
  */
-export const lengthsInInches = (text: string): string =>
-  text.replace(/(\d+(?:\.\d+)?) (mm|m)\b/g, (_all, figure: string, unit: string) =>
-    unit === 'm' ? `${Math.round(Number(figure) / FOOT)} ft` : `${quarters(Number(figure) / 1e3 / INCH)} in`,
-  )
+export const lengthsInInches = (text: string): string => text.replace(/(\d+(?:\.\d+)?) (mm|m)\b/g, (_all, figure: string, unit: string) => (unit === 'm' ? `${Math.round(Number(figure) / FOOT)} ft` : `${quarters(Number(figure) / 1e3 / INCH)} in`))
 
 function quarters(inches: number): string {
   const count = Math.max(1, Math.round(inches * 4))

@@ -8,8 +8,26 @@ import type { Band, Cause, CauseRow, CauseTables, EvidenceRow, PriorRule, SoundR
 
 /** Priors are working values: how often a call-out to a timber fence ends with this cause. */
 export const causes: readonly CauseRow[] = [
-  { key: 'ground-line-decay', name: 'Rotted at the ground line', short: 'rot at the ground line', what: 'The timber rotted where air and soil meet; the footing may be sound.', part: 'wood', answeredBy: ['repair-spur', 'steel-pin', 'metal-mender', 'new-post-concrete'], prior: 26, because: 'the commonest end of a timber post: air, soil and water meet there' },
-  { key: 'buried-decay', name: 'Rotted below ground', short: 'rot below the ground', what: 'The timber rotted inside the footing or deep in the soil, and looks sound above.', part: 'wood', answeredBy: ['repair-spur', 'new-post-concrete'], prior: 9, because: 'a third as common as rot at the ground line; found only by digging' },
+  {
+    key: 'ground-line-decay',
+    name: 'Rotted at the ground line',
+    short: 'rot at the ground line',
+    what: 'The timber rotted where air and soil meet; the footing may be sound.',
+    part: 'wood',
+    answeredBy: ['repair-spur', 'steel-pin', 'metal-mender', 'new-post-concrete'],
+    prior: 26,
+    because: 'the commonest end of a timber post: air, soil and water meet there',
+  },
+  {
+    key: 'buried-decay',
+    name: 'Rotted below ground',
+    short: 'rot below the ground',
+    what: 'The timber rotted inside the footing or deep in the soil, and looks sound above.',
+    part: 'wood',
+    answeredBy: ['repair-spur', 'new-post-concrete'],
+    prior: 9,
+    because: 'a third as common as rot at the ground line; found only by digging',
+  },
   { key: 'insect-damage', name: 'Eaten by insects', short: 'insects', what: 'Ants, termites or beetles have hollowed the wood; how far is hidden.', part: 'wood', answeredBy: ['new-post-concrete'], prior: 2, because: 'rare where fences are of treated wood' },
   { key: 'wind-snap', name: 'Snapped sound wood', short: 'a snapped post', what: 'A gust or a knock broke sound wood: the section or the spacing is too small.', part: 'wood', answeredBy: ['new-post-concrete', 'repair-spur'], prior: 6, because: 'sound posts break in storms, but footings give way first' },
   { key: 'undersized-footing', name: 'Footing too small', short: 'a small footing', what: 'The footing is too small or too shallow for this load.', part: 'ground', answeredBy: ['recast-footing', 'new-post-concrete'], prior: 17, because: 'the commonest fault of building: a bag of concrete too few' },
@@ -43,12 +61,7 @@ export const priorRules: readonly PriorRule[] = [
   { fact: 'ageYears', causes: ['undersized-footing', 'no-footing', 'bad-concrete'], when: [[{ key: 'ageYears', below: 5 }]], factor: 1.6, because: 'a bad footing shows in its first years' },
 ]
 
-const softBands: readonly Band[] = [
-  { value: 'hard', upTo: 0.003 },
-  { value: 'skin', upTo: 0.01 },
-  { value: 'soft', upTo: 0.025 },
-  { value: 'gone' },
-]
+const softBands: readonly Band[] = [{ value: 'hard', upTo: 0.003 }, { value: 'skin', upTo: 0.01 }, { value: 'soft', upTo: 0.025 }, { value: 'gone' }]
 
 /** Of a post in which nothing has failed. */
 const soundProbe = { hard: 0.9, skin: 0.08, soft: 0.015, gone: 0.005 }
@@ -448,8 +461,26 @@ export const sound: SoundRow = {
 
 /** Causes that one another hides, told by more than the likelier of them: both are answered. */
 const together: CauseTables['together'] = [
-  { causes: ['insect-damage', 'ground-line-decay'], name: 'Insects and rot', when: [[{ key: 'breakFace', in: ['galleries-and-dust'] }, { key: 'probeAtGround', above: 0.01 }]] },
-  { causes: ['insect-damage', 'buried-decay'], name: 'Insects and rot', when: [[{ key: 'breakFace', in: ['galleries-and-dust'] }, { key: 'probeBelow', above: 0.01 }]] },
+  {
+    causes: ['insect-damage', 'ground-line-decay'],
+    name: 'Insects and rot',
+    when: [
+      [
+        { key: 'breakFace', in: ['galleries-and-dust'] },
+        { key: 'probeAtGround', above: 0.01 },
+      ],
+    ],
+  },
+  {
+    causes: ['insect-damage', 'buried-decay'],
+    name: 'Insects and rot',
+    when: [
+      [
+        { key: 'breakFace', in: ['galleries-and-dust'] },
+        { key: 'probeBelow', above: 0.01 },
+      ],
+    ],
+  },
 ]
 
 export const diagnosis: CauseTables = { causes, priorRules, evidence, wasted, sound, together }

@@ -3,19 +3,7 @@ import type { MethodRow, MethodStep } from '../core/tables/parts'
 import { beforeDigging, cementCautions, digCautions, hangLeaf, liftPanels, oldPostOut, pour, propCaution } from './methodSteps'
 
 /** What a new post in new ground takes away, whatever it is set in. */
-const NEW_POST_ANSWERS: readonly Cause[] = [
-  'ground-line-decay',
-  'buried-decay',
-  'insect-damage',
-  'wind-snap',
-  'undersized-footing',
-  'no-footing',
-  'soft-ground',
-  'side-load',
-  'frost-heave',
-  'bad-concrete',
-  'corroded-steel',
-]
+const NEW_POST_ANSWERS: readonly Cause[] = ['ground-line-decay', 'buried-decay', 'insect-damage', 'wind-snap', 'undersized-footing', 'no-footing', 'soft-ground', 'side-load', 'frost-heave', 'bad-concrete', 'corroded-steel']
 
 const carryLoad: readonly MethodStep[] = [
   { key: 'people-off', text: 'Keep people off and from under it until it stands on its base.', doNotSkip: true },

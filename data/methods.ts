@@ -9,14 +9,7 @@ export const methodRows: readonly MethodRow[] = [
     name: 'New post, concrete',
     fixedMinutes: 70,
     bring: ['props and stakes', 'preservative for the cuts'],
-    steps: [
-      ...beforeDigging,
-      ...oldPostOut,
-      { key: 'dig', text: 'Dig deeper, not wider; keep the side that will be pushed undisturbed.' },
-      ...pour,
-      liftPanels,
-      hangLeaf,
-    ],
+    steps: [...beforeDigging, ...oldPostOut, { key: 'dig', text: 'Dig deeper, not wider; keep the side that will be pushed undisturbed.' }, ...pour, liftPanels, hangLeaf],
     cautions: [propCaution, ...digCautions, ...cementCautions],
   },
   {
@@ -60,14 +53,7 @@ export const methodRows: readonly MethodRow[] = [
     name: 'Larger footing round it',
     fixedMinutes: 60,
     bring: ['props and stakes', 'a breaker, goggles and a mask'],
-    steps: [
-      ...beforeDigging,
-      { key: 'find-footing', text: 'Dig to find the footing.' },
-      { key: 'break-halves', text: 'Break it out on two sides; leave its bottom bearing under the post.', doNotSkip: true },
-      { key: 'straighten', text: 'Straighten against the offset string; compact what is loose.' },
-      ...pour,
-      hangLeaf,
-    ],
+    steps: [...beforeDigging, { key: 'find-footing', text: 'Dig to find the footing.' }, { key: 'break-halves', text: 'Break it out on two sides; leave its bottom bearing under the post.', doNotSkip: true }, { key: 'straighten', text: 'Straighten against the offset string; compact what is loose.' }, ...pour, hangLeaf],
     cautions: [propCaution, 'Breaking concrete: goggles, and a mask for silica dust.', ...digCautions, ...cementCautions],
   },
   {

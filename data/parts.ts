@@ -1,18 +1,4 @@
-import type {
-  AnchorPart,
-  DowelPart,
-  FixingPart,
-  MenderPart,
-  PartList,
-  PinPart,
-  PostPart,
-  RepairParts,
-  SleevePart,
-  SpurPart,
-  StakePart,
-  StandOffPart,
-  TimberPart,
-} from '../core/tables/parts'
+import type { AnchorPart, DowelPart, FixingPart, MenderPart, PartList, PinPart, PostPart, RepairParts, SleevePart, SpurPart, StakePart, StandOffPart, TimberPart } from '../core/tables/parts'
 import type { CarriedRow } from '../core/repair/members/carried'
 import { FOOT, INCH } from '../core/units/constants'
 import { methodRows } from './methods'
@@ -51,7 +37,7 @@ const fixing: PartList<FixingPart> = {
     { key: 'bolt-12', name: 'M12 through bolt, 50 mm washer', soldIn: 'metric', kind: 'bolt', diameter: 0.012, washer: 0.05, stressArea: 84.3 * SQUARE_MILLIMETRES, yield: 240 * MPA },
     { key: 'screw-10', name: '10 × 150 coach screw', soldIn: 'metric', kind: 'screw', diameter: 0.01, thread: 0.075 },
     { key: 'bolt-half-inch', name: '1⁄2 in through bolt, 2 in washer', soldIn: FEET, kind: 'bolt', diameter: INCH / 2, washer: 2 * INCH, stressArea: 91.5 * SQUARE_MILLIMETRES, yield: 240 * MPA },
-    { key: 'screw-3-8', name: '3⁄8 × 6 in lag screw', soldIn: FEET, kind: 'screw', diameter: 3 * INCH / 8, thread: 3 * INCH },
+    { key: 'screw-3-8', name: '3⁄8 × 6 in lag screw', soldIn: FEET, kind: 'screw', diameter: (3 * INCH) / 8, thread: 3 * INCH },
   ],
 }
 
@@ -91,7 +77,7 @@ const railFixing: PartList<FixingPart> = {
     { key: 'screw-8x120', name: '8 × 120 coach screw', soldIn: 'metric', kind: 'screw', diameter: 0.008, thread: 0.065 },
     { key: 'screw-no10', name: 'No. 10 × 3 in screw', soldIn: FEET, kind: 'screw', diameter: 0.0048, thread: 1.5 * INCH },
     { key: 'screw-quarter', name: '1⁄4 × 4 in screw', soldIn: FEET, kind: 'screw', diameter: INCH / 4, thread: 2 * INCH },
-    { key: 'screw-5-16', name: '5⁄16 × 5 in lag screw', soldIn: FEET, kind: 'screw', diameter: 5 * INCH / 16, thread: 2.5 * INCH },
+    { key: 'screw-5-16', name: '5⁄16 × 5 in lag screw', soldIn: FEET, kind: 'screw', diameter: (5 * INCH) / 16, thread: 2.5 * INCH },
   ],
 }
 

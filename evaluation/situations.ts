@@ -5,25 +5,7 @@ import type { Line, Post, Site } from '../core/document/job'
  * not, or not before somebody has looked. The letters stand in the order of METHODS.
  */
 
-export const METHODS = [
-  'refix-panels',
-  'brace-and-resettle',
-  'plate-on-slab',
-  'repair-spur',
-  'recast-footing',
-  'steel-pin',
-  'metal-mender',
-  'new-post-concrete',
-  'new-post-stone',
-  'new-post-keyed',
-  'lift-out-sleeve',
-  'beside-the-old',
-  'raise-pier',
-  'new-pier',
-  'replace-run',
-  'tie-in',
-  'make-safe',
-] as const
+export const METHODS = ['refix-panels', 'brace-and-resettle', 'plate-on-slab', 'repair-spur', 'recast-footing', 'steel-pin', 'metal-mender', 'new-post-concrete', 'new-post-stone', 'new-post-keyed', 'lift-out-sleeve', 'beside-the-old', 'raise-pier', 'new-pier', 'replace-run', 'tie-in', 'make-safe'] as const
 
 export const GARDEN: Site = { exposure: 'sheltered', shelter: 0.7, gust50: 38, frostDepth: 0.3, minimumDepth: 0.6 }
 const field: Site = { exposure: 'open', shelter: 1, gust50: 40, frostDepth: 0.45, minimumDepth: 0.6 }
@@ -105,7 +87,12 @@ export const SITUATIONS: readonly [name: string, situation: Situation, verdicts:
   ['most of the run has gone', { post: { ...at, observations: rotted }, others: { ...at, observations: rotted } }, '---+--?+++----+-+', 'new-post-concrete'],
   ['two years left in the fence', { post: { ...at, observations: rotted }, line: { kind: 'close-boarded', height: 1.8, remainingYears: 2 } }, '---+--?+++----+-+', 'new-post-concrete'],
   ['porch post, nobody named', { post: { ...at, duty: 'load-bearing', carries, footing: { kind: 'concrete', diameter: 0.4, top: 0.1, bottom: 0.8 }, observations: { pushPivot: 'at-ground-line', probeAtGround: 0.02, groundAround: ['heaped-soil'] } }, line: porch }, '----------------+', 'make-safe'],
-  ['porch post, a licensed person decides', { post: { ...at, duty: 'load-bearing', carries, footing: { kind: 'concrete', diameter: 0.4, top: 0.1, bottom: 0.8 }, observations: { pushPivot: 'at-ground-line', probeAtGround: 0.02, groundAround: ['heaped-soil'] }, repair: { licensed } }, line: porch }, '+-----------++--+', 'raise-pier'],
+  [
+    'porch post, a licensed person decides',
+    { post: { ...at, duty: 'load-bearing', carries, footing: { kind: 'concrete', diameter: 0.4, top: 0.1, bottom: 0.8 }, observations: { pushPivot: 'at-ground-line', probeAtGround: 0.02, groundAround: ['heaped-soil'] }, repair: { licensed } }, line: porch },
+    '+-----------++--+',
+    'raise-pier',
+  ],
   ['porch post on a pier that moves', { post: { ...at, duty: 'load-bearing', carries, footing: { kind: 'concrete', diameter: 0.4, top: 0.1, bottom: 0.5 }, observations: { pushPivot: 'footing-moves' }, repair: { licensed } }, line: porch }, '+------------+--+', 'new-pier'],
   ['letter box by the road', { post: { ...at, section: { shape: 'rectangle', along: 0.1, across: 0.1 }, observations: rotted }, line: { kind: 'single', height: 1.1 } }, '------?+--------+', 'new-post-concrete'],
 ]

@@ -106,6 +106,7 @@ function move(by: number): void {
         @keydown.esc="finder.hide()"
       />
       <ul id="found" role="listbox" aria-label="Found">
+        <!-- eslint-disable vuejs-accessibility/click-events-have-key-events, vuejs-accessibility/interactive-supports-focus -- the field above keeps the focus, and its keys move and take the option in hand -->
         <li
           v-for="(action, i) in found"
           :id="`found-${i}`"
@@ -116,6 +117,7 @@ function move(by: number): void {
         >
           {{ action.name }}
         </li>
+        <!-- eslint-enable -->
       </ul>
       <p v-if="found.length === 0" class="soft">Nothing of that name. Try a post, a place or “undo”.</p>
     </v-card>

@@ -49,6 +49,7 @@ defineExpose({ take })
       hide-no-data
     >
       <template #item="{ item, itemRef }">
+        <!-- eslint-disable vuejs-accessibility/click-events-have-key-events, vuejs-accessibility/no-static-element-interactions -- the button in the row takes it by key; the rest of the row is a larger target for a finger -->
         <tr v-if="inHand !== item.key" :ref="itemRef" class="line" @click="take(item)">
           <td v-for="(each, i) in shown" :key="each.path" :class="{ number: isNumber(each) }">
             <!-- The name is the handle of its row for whoever works by keys. -->
@@ -58,6 +59,7 @@ defineExpose({ take })
             <span v-else @click.stop="take(item, each.path)">{{ shownCell(each, item, terms) }}</span>
           </td>
         </tr>
+        <!-- eslint-enable -->
         <tr v-else-if="onPhone" :ref="itemRef" class="in-hand">
           <td :colspan="shown.length">
             <div class="fields">

@@ -11,15 +11,13 @@ import { OFFERED } from './rails'
 const NOW = new Date('2031-05-06T14:00:00Z')
 const jobs = demoJobs(NOW)
 const postsOf = (job: Job) => job.lines.flatMap((line) => line.posts.map((post) => ({ line, post })))
-const some = (is: (post: Post, line: Line, job: Job) => unknown) => (job: Job) =>
-  postsOf(job).some(({ line, post }) => is(post, line, job))
+const some = (is: (post: Post, line: Line, job: Job) => unknown) => (job: Job) => postsOf(job).some(({ line, post }) => is(post, line, job))
 /** What is done at its posts, as chosen or proposed. */
 const methodsOf = (job: Job) => new Set(plan(job, tables).posts.flatMap(({ recommended }) => recommended?.method ?? []))
 
 /** States of work and kinds of fence that a newcomer meets, each in one job at least. */
 const STATES: Readonly<Record<string, (job: Job) => unknown>> = {
-  'concrete that hardens': (job) =>
-    job.pours?.some((pour) => pourClock(pour, NOW.getTime(), tables)?.milestones.some(({ latest }) => latest !== null && latest > NOW.getTime())),
+  'concrete that hardens': (job) => job.pours?.some((pour) => pourClock(pour, NOW.getTime(), tables)?.milestones.some(({ latest }) => latest !== null && latest > NOW.getTime())),
   'an offer out': ({ name }) => name === OFFERED,
   'a visit due': (job) => visitsDue(job).some(({ due, why }) => due < NOW.getTime() && why === 'months-3'),
   'broken by a storm': some(({ observations = {} }) => observations.onset === 'after-storm' && observations.pushPivot === 'at-ground-line'),

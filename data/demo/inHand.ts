@@ -59,15 +59,7 @@ export function storeVeranda(now: Date): Job {
     ),
   }
   const tick = (hours: number, step: string) => enter(at(hours), 'tick', { step })
-  const entries = [
-    enter(at(-25), 'choice', { method: 'raise-pier' }),
-    tick(-4, 'people-off'),
-    tick(-3.8, 'services'),
-    tick(-3, 'prop-load'),
-    tick(-2.8, 'centre'),
-    tick(-2, 'cut-post'),
-    tick(-1, 'head'),
-  ]
+  const entries = [enter(at(-25), 'choice', { method: 'raise-pier' }), tick(-4, 'people-off'), tick(-3.8, 'services'), tick(-3, 'prop-load'), tick(-2.8, 'centre'), tick(-2, 'cut-post'), tick(-1, 'head')]
   return { ...fence('Store veranda, roof on props', { ...gardens, exposure: 'sheltered' }, line), entries }
 }
 
@@ -82,16 +74,7 @@ export function beeHedge(now: Date): Job {
     gap: 0.05,
     length: 9.6,
     remainingYears: 12,
-    posts: run(
-      { letter: 'H', count: 5, bay: 2.4 },
-      inConcrete(2.1, 13, [0.45, 0.7]),
-      Object.fromEntries(
-        [3, 4].map((number) => [
-          number,
-          { observations: { ...rotted, footingFound: 'cracked' as const }, repair: { method: 'beside-the-old', mix: 'general-20', filling: 'wet-barrow' } },
-        ]),
-      ),
-    ),
+    posts: run({ letter: 'H', count: 5, bay: 2.4 }, inConcrete(2.1, 13, [0.45, 0.7]), Object.fromEntries([3, 4].map((number) => [number, { observations: { ...rotted, footingFound: 'cracked' as const }, repair: { method: 'beside-the-old', mix: 'general-20', filling: 'wet-barrow' } }]))),
   }
   const pours = [3, 4].map((number, i) => ({
     id: `bee-hedge-${number}`,

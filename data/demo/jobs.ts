@@ -17,22 +17,7 @@ const DEMO_DAY = new Date('2026-11-16T09:00:00Z')
  */
 export function demoJobs(now = DEMO_DAY): Job[] {
   // The list shows what was written last first.
-  return [
-    longBank(),
-    orchardSide(),
-    nursery(now),
-    tractorGap(),
-    parcelBox(),
-    pumpHouse(),
-    laneEntrance(),
-    orchardRails(),
-    carPark(),
-    storeVeranda(now),
-    beeHedge(now),
-    compostYard(),
-    laneSide(),
-    bankSide(),
-  ]
+  return [longBank(), orchardSide(), nursery(now), tractorGap(), parcelBox(), pumpHouse(), laneEntrance(), orchardRails(), carPark(), storeVeranda(now), beeHedge(now), compostYard(), laneSide(), bankSide()]
 }
 
 /** A storm-broken close-boarded line with several rotted posts. */
@@ -96,21 +81,28 @@ function laneSide(): Job {
     remainingYears: 15,
     levelReference: 1.2,
     // A place in the open sea: the gardens are invented.
-    course: [[2.05, 54.02], [2.0502, 54.02013]],
+    course: [
+      [2.05, 54.02],
+      [2.0502, 54.02013],
+    ],
     marks: [{ id: 'downpipe', kind: 'downpipe', station: 16.2, offset: -0.3 }],
-    posts: run({ letter: 'L', count: 12, bay: 1.83, fall: 0.035 }, {
-      ...timber,
-      length: 2.2,
-      ageYears: 3,
-      soil: 'medium-sand',
-      footing: small,
-      observations: stands,
-    }, {
-      3: { observations: { pushPivot: 'footing-moves', comesUpright: 'with-force', probeAtGround: 0, footingFound: 'small', onset: 'after-storm', lean: { offset: 0.05, over: 1.2, direction: 0 } } },
-      4: { observations: { pushPivot: 'footing-moves', comesUpright: 'will-not', probeAtGround: 0, lean: { offset: 0.06, over: 1.2, direction: 0 } } },
-      8: { observations: { pushPivot: 'in-the-soil', probeAtGround: 0, lean: { offset: -0.03, over: 1.2, direction: 0 } }, repair: { method: 'new-post-stone' } },
-      11: { duty: 'gate-hinge', gate: { leafWidth: 1.1, leafMass: 32, hingeSpacing: 0.9 }, observations: { pushPivot: 'footing-moves', onset: 'slowly' } },
-    }),
+    posts: run(
+      { letter: 'L', count: 12, bay: 1.83, fall: 0.035 },
+      {
+        ...timber,
+        length: 2.2,
+        ageYears: 3,
+        soil: 'medium-sand',
+        footing: small,
+        observations: stands,
+      },
+      {
+        3: { observations: { pushPivot: 'footing-moves', comesUpright: 'with-force', probeAtGround: 0, footingFound: 'small', onset: 'after-storm', lean: { offset: 0.05, over: 1.2, direction: 0 } } },
+        4: { observations: { pushPivot: 'footing-moves', comesUpright: 'will-not', probeAtGround: 0, lean: { offset: 0.06, over: 1.2, direction: 0 } } },
+        8: { observations: { pushPivot: 'in-the-soil', probeAtGround: 0, lean: { offset: -0.03, over: 1.2, direction: 0 } }, repair: { method: 'new-post-stone' } },
+        11: { duty: 'gate-hinge', gate: { leafWidth: 1.1, leafMass: 32, hingeSpacing: 0.9 }, observations: { pushPivot: 'footing-moves', onset: 'slowly' } },
+      },
+    ),
   }
   return fence('Lane side, small footings', { ...gardens, shelter: 1 }, line)
 }
@@ -130,15 +122,19 @@ function longBank(): Job {
     gap: 0.15,
     length: 238,
     remainingYears: 20,
-    posts: run({ letter: 'F', count: 120, bay: 2 }, {
-      material: 'oak',
-      section: { shape: 'rectangle', along: 0.125, across: 0.075 },
-      length: 1.8,
-      ageYears: 18,
-      soil: 'stiff-clay',
-      footing: { kind: 'soil' },
-      observations: stands,
-    }, changes),
+    posts: run(
+      { letter: 'F', count: 120, bay: 2 },
+      {
+        material: 'oak',
+        section: { shape: 'rectangle', along: 0.125, across: 0.075 },
+        length: 1.8,
+        ageYears: 18,
+        soil: 'stiff-clay',
+        footing: { kind: 'soil' },
+        observations: stands,
+      },
+      changes,
+    ),
   }
   return fence('Flood bank, the long boundary', { ...gardens, exposure: 'waterside', shelter: 1 }, line)
 }
@@ -155,17 +151,21 @@ function compostYard(): Job {
     cornerAtStart: true,
     cornerAtEnd: true,
     remainingYears: 10,
-    posts: run({ letter: 'C', count: 9, bay: 1.8 }, {
-      ...timber,
-      length: 2,
-      ageYears: 12,
-      footing: { kind: 'concrete', diameter: 0.2, top: 0.05, bottom: 0.4 },
-      observations: stands,
-    }, {
-      3: { observations: { pushPivot: 'footing-moves', comesUpright: 'with-force', probeAtGround: 0.022, tap: 'dull', footingFound: 'small', groundAround: ['heaped-soil', 'gap-beside-post'], onset: 'slowly', lean: { offset: 0.05, over: 1.2, direction: 0 } } },
-      5: { observations: { pushPivot: 'in-the-soil', comesUpright: 'with-force', lean: { offset: 0.04, over: 1.2, direction: 0 } }, repair: { method: 'new-post-keyed' } },
-      7: { observations: { sideLoad: 'stacked-goods', comesUpright: 'will-not', onset: 'slowly', lean: { offset: -0.06, over: 1.2, direction: 0 } } },
-    }),
+    posts: run(
+      { letter: 'C', count: 9, bay: 1.8 },
+      {
+        ...timber,
+        length: 2,
+        ageYears: 12,
+        footing: { kind: 'concrete', diameter: 0.2, top: 0.05, bottom: 0.4 },
+        observations: stands,
+      },
+      {
+        3: { observations: { pushPivot: 'footing-moves', comesUpright: 'with-force', probeAtGround: 0.022, tap: 'dull', footingFound: 'small', groundAround: ['heaped-soil', 'gap-beside-post'], onset: 'slowly', lean: { offset: 0.05, over: 1.2, direction: 0 } } },
+        5: { observations: { pushPivot: 'in-the-soil', comesUpright: 'with-force', lean: { offset: 0.04, over: 1.2, direction: 0 } }, repair: { method: 'new-post-keyed' } },
+        7: { observations: { sideLoad: 'stacked-goods', comesUpright: 'will-not', onset: 'slowly', lean: { offset: -0.06, over: 1.2, direction: 0 } } },
+      },
+    ),
   }
   return fence('Compost yard', { ...gardens, exposure: 'sheltered' }, line)
 }

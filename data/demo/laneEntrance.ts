@@ -30,9 +30,7 @@ export function laneEntrance(): Job {
     gap: 0.06,
     length: 14.8,
     remainingYears: 12,
-    marks: [
-      { id: 'tap-pipe', kind: 'service', service: 'water', station: 0.4, to: 8.6, above: true, keep: true, note: 'clipped along the rails to the tap' },
-    ],
+    marks: [{ id: 'tap-pipe', kind: 'service', service: 'water', station: 0.4, to: 8.6, above: true, keep: true, note: 'clipped along the rails to the tap' }],
     posts: [
       post('E1', 0, 0, { carriesString: true, observations: leaning(0.012) }),
       post('E2', 2.4, -0.03, { observations: rotted, pointedAt: true }),

@@ -8,8 +8,7 @@ import { BY, fence, gardens, inConcrete, run } from './setting'
 
 const AT = { line: 'O', post: 'O3' } as const
 
-const entry = (id: string, at: string, kind: Entry['kind'], value: unknown, more: Partial<Entry> = {}): Entry =>
-  ({ id: `orchard-${id}`, at, by: BY, ...AT, kind, value, ...more }) as Entry
+const entry = (id: string, at: string, kind: Entry['kind'], value: unknown, more: Partial<Entry> = {}): Entry => ({ id: `orchard-${id}`, at, by: BY, ...AT, kind, value, ...more }) as Entry
 
 const tick = (step: string, at: string): Entry => entry(`tick-${step}`, at, 'tick', { step })
 
@@ -91,11 +90,7 @@ export function orchardSide(): Job {
     gap: 0.05,
     length: 16.8,
     remainingYears: 10,
-    posts: run(
-      { letter: 'O', count: 8, bay: 2.4 },
-      inConcrete(2.4, 11, [0.25, 0.55]),
-      { 3: mended, 6: { footing: { kind: 'concrete', diameter: 0.2, top: 0.05, bottom: 0.45 } } },
-    ),
+    posts: run({ letter: 'O', count: 8, bay: 2.4 }, inConcrete(2.4, 11, [0.25, 0.55]), { 3: mended, 6: { footing: { kind: 'concrete', diameter: 0.2, top: 0.05, bottom: 0.45 } } }),
   }
   return {
     ...fence('Orchard side, mended in March', gardens, line),

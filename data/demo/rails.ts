@@ -14,15 +14,11 @@ export function orchardRails(): Job {
     gap: 0.2,
     length: 16.2,
     remainingYears: 12,
-    posts: run(
-      { letter: 'R', count: 10, bay: 1.8 },
-      inConcrete(1.8, 13, [0.3, 0.65]),
-      {
-        3: { observations: gone, pointedAt: true },
-        4: { observations: gone },
-        8: { observations: { ...gone, probeAtGround: 0.022 } },
-      },
-    ),
+    posts: run({ letter: 'R', count: 10, bay: 1.8 }, inConcrete(1.8, 13, [0.3, 0.65]), {
+      3: { observations: gone, pointedAt: true },
+      4: { observations: gone },
+      8: { observations: { ...gone, probeAtGround: 0.022 } },
+    }),
   }
   return fence('Orchard rails, sound footings', { ...gardens, exposure: 'sheltered' }, line)
 }
@@ -38,14 +34,10 @@ export function tractorGap(): Job {
     gap: 0.2,
     length: 7.2,
     remainingYears: 15,
-    posts: run(
-      { letter: 'G', count: 5, bay: 1.8 },
-      inConcrete(1.9, 10, [0.25, 0.6]),
-      {
-        2: { removable: true, observations: loose, pointedAt: true, repair: { method: 'lift-out-sleeve' } },
-        3: { removable: true, observations: { ...loose, probeAtGround: 0.02 }, repair: { method: 'lift-out-sleeve' } },
-      },
-    ),
+    posts: run({ letter: 'G', count: 5, bay: 1.8 }, inConcrete(1.9, 10, [0.25, 0.6]), {
+      2: { removable: true, observations: loose, pointedAt: true, repair: { method: 'lift-out-sleeve' } },
+      3: { removable: true, observations: { ...loose, probeAtGround: 0.02 }, repair: { method: 'lift-out-sleeve' } },
+    }),
   }
   return fence('Tractor gap, posts that lift out', { ...gardens, exposure: 'sheltered' }, line)
 }
@@ -75,9 +67,7 @@ export function carPark(): Job {
         observations: { ...rotted, onset: 'slowly' },
         repair: { method: 'replace-run' },
       },
-      Object.fromEntries(
-        [1, 6, 9].map((number) => [number, { observations: { ...sound, probeAtGround: 0.008 }, repair: {} }]),
-      ),
+      Object.fromEntries([1, 6, 9].map((number) => [number, { observations: { ...sound, probeAtGround: 0.008 }, repair: {} }])),
     ),
   }
   return fence(OFFERED, { ...gardens, exposure: 'sheltered' }, line)

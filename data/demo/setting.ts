@@ -63,5 +63,4 @@ export function run({ letter, count, bay, fall = 0 }: Run, common: Partial<Post>
 }
 const inMillimetres = (length: number): number => Math.round(length * 1e3) / 1e3
 
-export const fence = (name: string, site: Site, ...lines: Line[]) =>
-  ({ format: 'vindex-job', version: 1, name, site, lines }) as const
+export const fence = (name: string, site: Site, ...lines: Line[]) => ({ format: 'vindex-job', version: 1, name, site, lines }) as const

@@ -31,7 +31,11 @@ export function clockEnvironment(date = USUAL_DATE) {
  * @returns {NodeJS.ProcessEnv}
  */
 export function withoutTestClock({ NODE_OPTIONS = '', ...environment }) {
-  return { ...environment, VINDEX_CLOCK_AHEAD: '0', NODE_OPTIONS: NODE_OPTIONS.replace(`--import=${import.meta.url}`, '').trim() }
+  return {
+    ...environment,
+    VINDEX_CLOCK_AHEAD: '0',
+    NODE_OPTIONS: NODE_OPTIONS.replace(`--import=${import.meta.url}`, '').trim(),
+  }
 }
 
 /** How far this run is ahead of the machine's clock, ms; nothing outside a run. */
