@@ -5,6 +5,8 @@ import { fence } from '../../data/demo/days'
 import { tables } from '../../data/tables'
 import { dayPosts } from '../day/posts'
 import { USUAL_SETUP } from '../day/setup'
+import { tasksOf } from '../day/tasks'
+import { SKILLS } from '../document/vocabulary'
 import type { Job } from '../document/job'
 import { plan } from '../plan/plan'
 import { resolveJob } from '../resolve/resolve'
@@ -65,6 +67,25 @@ describe('what a repair takes', () => {
       )
     expect(priced(turned).unpriced).toEqual([])
     expect(priced(turned).net).toBe(priced(job).net)
+  })
+  it('pays all hands while concrete is placed, and one of them until it can no longer be moved', () => {
+    const crew = [1, 2].map((n) => ({ id: `P${n}`, name: `P${n}`, skills: [...SKILLS] }))
+    const job = fence({ posts: 2, mix: 'general-20' })
+    const resolved = resolveJob(job, tables)
+    const plans = plan(job, tables)
+    const [post] = dayPosts({ prefix: '', job, resolved, plan: plans }, tables)
+    const method = plans.posts[0]!.methods.find((each) => each.method === post!.method)!
+    const means = { ...USUAL_SETUP, crew, section: resolved.lines[0]!.posts[0]!.section }
+    const tasks = tasksOf(post!, means, tables)
+    const minutes = tasks.reduce(
+      (sum, { hands, minutes: all, pour }) =>
+        sum + (pour ? pour.placing * hands + (pour.works - pour.placing) : all * hands),
+      0,
+    )
+    const pour = tasks.find((each) => each.pour)!
+    expect(pour.pour!.works).toBeGreaterThan(pour.pour!.placing)
+    const hours = billOf(method, post!, means, tables).filter(({ key }) => key.startsWith('labour/'))
+    expect(hours.reduce((sum, { quantity }) => sum + quantity.valueOf(), 0) * 60).toBeCloseTo(minutes, 0)
   })
   it('takes stone by its mass where no concrete goes in', () => {
     const [{ method, lines }] = billsOf(fence({ posts: 2, method: 'new-post-stone' })) as [

@@ -6,7 +6,7 @@ import { InputError } from '../errors'
 import { dayBound } from './bound'
 import { breaches, type Breach } from './check'
 import { goalOf } from './goal'
-import { visitsOf } from './calendar'
+import { calendarOf, visitsOf } from './calendar'
 import { problemOf } from './problem'
 import { headsOf, roomFor } from './room'
 import type { DayPlan, DayQuestion, Placed, Task } from './question'
@@ -82,6 +82,36 @@ describe('a plan of days', () => {
     expect(found.goal).toMatchObject({ lastDay: 1, visits: 2, overtime: 0, end: 1_440 + 540 })
     expect(breaches(asked, found.plan)).toEqual([])
     expect(dayBound(asked, found)).toEqual({ end: 1_440 + 540, gap: 0 })
+  })
+  it('counts the way there and back: overtime begins where the van leaves and ends where it is back', () => {
+    // 09:00 to 10:00, 20 min set-up and clean-up, 30 min each way: 08:10 to 10:50.
+    const tasks = [{ from: 540, to: 600 }]
+    const visit = (hours: DayQuestion['hours']) => {
+      const asked = question([], { hours, travel: 30 })
+      return visitsOf(tasks, asked, calendarOf(asked))
+    }
+    expect(visit([[day(0, 490, 650)]])).toEqual([{ day: 0, from: 520, to: 620, overtime: 0 }])
+    expect(visit([[day(0, 500, 640)]])[0]!.overtime).toBe(20)
+    const { windowOf, startsOf } = calendarOf(question([], { travel: 30 }))
+    expect([windowOf(0, 0), windowOf(0, 15)]).toEqual([
+      { from: 530, to: 970 },
+      { from: 530, to: 985 },
+    ])
+    expect(startsOf(0)).toEqual([530, 750])
+  })
+  it('pours in no heat unless it is shaded, in no hard rain at all', () => {
+    const pour = task('pour', { minutes: 15, pour: { placing: 15, works: 20, milestones: { props: 240 } } })
+    const startIn = (weather: (hour: number) => object, more: Partial<DayQuestion> = {}) => {
+      const asked = question([pour], more)
+      const changed = asked.weather.map((each, hour) => ({ ...each, ...weather(hour) }))
+      return at(planDays({ ...asked, weather: changed }, EFFORT).plan, 'pour').start
+    }
+    const noon = (hour: number) => ({ temperature: hour < 13 ? 31 : 29 })
+    expect(startIn(() => ({}))).toBe(500)
+    expect(startIn(noon)).toBe(780)
+    expect(startIn(noon, { shaded: true })).toBe(500)
+    const wet = (hour: number) => ({ rain: hour < 9 ? 2.1 : 0 })
+    expect([startIn(wet), startIn(wet, { shaded: true })]).toEqual([540, 540])
   })
   it('is the same for the same seed', () => {
     expect(planDays(asked, EFFORT)).toEqual(found)
@@ -235,6 +265,9 @@ describe('the checker', () => {
   }
   it.each(Object.keys(doctored) as Breach['rule'][])('refuses one that is wrong by: %s', (rule) => {
     expect(doctored[rule]()).toContain(rule)
+  })
+  it('takes one person named twice for one', () => {
+    expect(rulesOf(moved({ boards: { by: ['A', 'A'] } }))).toContain('hands')
   })
   it('sees who is at two things at once, and that all but one are free when it is poured', () => {
     const says = (doctored: DayPlan) => breaches(asked, doctored).map((each) => each.says)

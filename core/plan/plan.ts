@@ -2,6 +2,7 @@ import type { Job } from '../document/job'
 import { remembered } from '../numeric/remember'
 import { groundMemory, postContext, type PostContext } from '../repair/context'
 import type { RepairMethod } from '../repair/method'
+import { hingeForce } from '../repair/loadCases'
 import { repairMethods } from '../repair/methods'
 import { siteOfLine } from './line/lineTarget'
 import {
@@ -178,5 +179,5 @@ function planPost(context: PostContext, among: readonly RepairMethod[]): Planned
 function gateOf({ leafMoment: moment, post }: PostContext): Pick<PostPlan, 'gate'> {
   if (moment === 0) return {}
   const { hingeSpacing } = post.gate ?? {}
-  return { gate: { moment, ...(hingeSpacing === undefined ? {} : { hingeForce: moment / hingeSpacing }) } }
+  return { gate: { moment, ...(hingeSpacing === undefined ? {} : { hingeForce: hingeForce(moment, hingeSpacing) }) } }
 }

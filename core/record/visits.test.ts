@@ -59,6 +59,10 @@ describe('visits', () => {
     expect(visitsDue(job, { gusts, storm: 28 }).map(({ why }) => why)).toEqual(['gust', 'year-1'])
     const seen = { ...job, visits: [...job.visits!, visit('gust', '2026-08-02T10:00:00Z')] }
     expect(watchedPosts(seen)).toEqual([])
+    // A storm visit of the repair before this one has seen nothing of it.
+    const before = { ...job, visits: [visit('gust', '2026-03-01T10:00:00Z')] }
+    expect(watchedPosts(before)).toEqual([{ post: 'A2', since: Date.parse('2026-03-03T10:00:00Z') }])
+    expect(visitsDue(before, { gusts, storm: 28 }).map(({ why }) => why)).toEqual(['gust', 'months-3'])
   })
   it('that somebody wrote down stand among them with what is open, and in the calendar under a name that stays', () => {
     const written: Visit = { id: 'w', posts: ['A2'], due: '2026-04-01T09:00:00Z', why: 'return', open: ['two clips'] }

@@ -48,7 +48,7 @@ const wind = (changed: Partial<LoadCase> = {}): LoadCase => ({
 describe('a hung leaf', () => {
   it('pulls with half its weight at its width', () => {
     expect(leafMoment(32, 1.1)).toBeCloseTo((32 * 9.80665 * 1.1) / 2, 9)
-    expect(hingeForce(32, 1.1, 0.9)).toBeCloseTo(191.8, 1)
+    expect(hingeForce(leafMoment(32, 1.1), 0.9)).toBeCloseTo(191.8, 1)
   })
 
   it('is latched, open or swung on; a line post knows only the wind', () => {

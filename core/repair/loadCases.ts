@@ -42,10 +42,12 @@ export function hungLeafMoment({ duties, gate }: Pick<ResolvedPost, 'duties' | '
   return duties.includes('gate-hinge') ? leafMoment(leafMass, leafWidth) : 0
 }
 
-/** Pull and push of the hinges, N: W (w/2)/s. @example hingeForce(32, 1.1, 0.9) // 192 N */
-export function hingeForce(mass: Kilograms, width: Metres, spacing: Metres): Newtons {
-  return leafMoment(mass, width) / spacing
-}
+/**
+ * Pull of the upper hinge and push of the lower one, N: the leaf's moment over their spacing.
+ *
+ * @example hingeForce(leafMoment(32, 1.1), 0.9) // 192 N
+ */
+export const hingeForce = (moment: NewtonMetres, spacing: Metres): Newtons => moment / spacing
 
 /**
  * Every case that a post has to stand: the wind with its steady side load; with a leaf, the

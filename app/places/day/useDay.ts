@@ -11,11 +11,11 @@ import { bindings } from '~~/core/day/binds'
 import { breaches } from '~~/core/day/check'
 import { goalOf } from '~~/core/day/goal'
 import { problemOf } from '~~/core/day/problem'
-import { dayOf, type DayPlan, type DayQuestion, type Placed } from '~~/core/day/question'
-import { planOf } from '~~/core/day/schedule'
+import type { DayQuestion } from '~~/core/day/question'
+import { daysLeft, keptPlan, pinEdits, planEdits } from '~~/core/day/goesOn'
 import { midnightIn } from '~~/core/day/midnight'
 import { dayPosts, type DayJob } from '~~/core/day/posts'
-import { dayQuestion, dayTasks, startingLater } from '~~/core/day/setup'
+import { dayQuestion, dayTasks } from '~~/core/day/setup'
 import type { DaySetup } from '~~/core/document/job'
 import { InputError } from '~~/core/errors'
 import { planner } from '~~/core/plan/plan'
@@ -91,23 +91,7 @@ function createDay(session: Session, view: JobView) {
 
   /** While a block is pulled: where it would lie. */
   const tried = ref<{ task: string; start: number }>()
-  const plan = computed<DayPlan | undefined>(() => {
-    const known = setup.value.planned?.tasks
-    if (!asked.value || !known || known.length === 0) return undefined
-    const problem = problemOf(asked.value)
-    const placed = known
-      .filter(({ task }) => problem.tasks.has(task))
-      .map((each): Placed => {
-        if (each.task !== tried.value?.task) return { ...each, by: [...each.by] }
-        const length = problem.time.minutesOf(problem.tasks.get(each.task)!, tried.value.start)
-        return { ...each, by: [...each.by], start: tried.value.start, end: tried.value.start + length }
-      })
-    const lies = new Set(placed.map(({ task }) => task))
-    const left = asked.value.tasks
-      .filter(({ id }) => !lies.has(id))
-      .map(({ id }) => ({ task: id, why: 'not planned yet' }))
-    return planOf(placed, left, problem)
-  })
+  const plan = computed(() => asked.value && keptPlan(asked.value, setup.value.planned ?? {}, tried.value))
   const breaks = computed(() => (asked.value && plan.value ? breaches(asked.value, plan.value) : []))
   const goal = computed(() => (asked.value && plan.value ? goalOf(plan.value, problemOf(asked.value)) : undefined))
   const binds = computed(() => (asked.value && plan.value ? bindings(asked.value, plan.value) : []))
@@ -120,59 +104,31 @@ function createDay(session: Session, view: JobView) {
     bound.value = undefined
     // A plan that is made while the forecast is on its way would be broken by it a second later.
     if (!(await work.waitFor(pours.weather.newest())) || !asked.value) return
-    // Of what is over nothing is planned: days that have gone by are no days of it, nor are the hours of this one.
+    // Of what is over nothing is planned, nor are the hours of this day that have gone by.
     const today = dateIn(timeNow(), zone.value)
-    const begins = first.value < today ? today : first.value
-    const gone = daysBetween(first.value, begins)
-    const later = startingLater(setup.value, gone)
-    const { tasks: known = [], visited: before = 0 } = setup.value.planned ?? {}
-    const visited = before + new Set(known.map(({ start }) => dayOf(start)).filter((each) => each < gone)).size
-    const start = midnightIn(begins, zone.value)
+    const left = daysLeft(setup.value, first.value, today)
     const wanted = dayQuestion(
       posts.value,
-      { ...later, first: begins },
-      { midnight: start, hours: hours.value, ...(begins === today ? { from: timeNow() } : {}) },
+      left.setup,
+      {
+        midnight: midnightIn(left.begins, zone.value),
+        hours: hours.value,
+        ...(left.begins === today ? { from: timeNow() } : {}),
+      },
       view.tables.value,
     )
     const found = await work.plan(wanted)
     if (!found) return
     bound.value = found.bound
-    const moved = (['free', 'hires', 'deliveries', 'pins'] as const).flatMap((key) =>
-      begins !== first.value && later[key] ? [dayEdit(key, later[key])] : [],
-    )
-    await session.edit([
-      dayEdit('first', begins),
-      ...moved,
-      dayEdit('planned', {
-        at: new Date(timeNow()).toISOString(),
-        ...(visited > 0 ? { visited } : {}),
-        tasks: found.plan.placed.map((each) => ({ ...each, by: [...each.by] })),
-      }),
-    ])
+    const at = new Date(timeNow()).toISOString()
+    await session.edit(planEdits(left, { first: first.value, placed: found.plan.placed, at }))
   }
   /** A task set by hand: it stays there when the rest is planned anew. */
   async function pin(task: string, start: number): Promise<void> {
     tried.value = undefined
-    const moved = asked.value && plan.value && problemOf(asked.value)
-    const known = setup.value.planned
-    if (!moved || !known) return
-    const length = moved.time.minutesOf(moved.tasks.get(task)!, start)
+    if (!asked.value || !plan.value) return
     bound.value = undefined
-    await session.edit([
-      {
-        name: 'setDay',
-        key: 'pins',
-        value: [...(setup.value.pins ?? []).filter((each) => each.task !== task), { task, start }],
-      },
-      {
-        name: 'setDay',
-        key: 'planned',
-        value: {
-          ...known,
-          tasks: known.tasks.map((each) => (each.task === task ? { ...each, start, end: start + length } : each)),
-        },
-      },
-    ])
+    await session.edit(pinEdits(asked.value, setup.value, { task, start }))
   }
   /** Ticks a task off, or takes the tick back. */
   const tick = (task: string, isDone: boolean) => {
@@ -214,9 +170,6 @@ function createDay(session: Session, view: JobView) {
 /** The drawing and the panel share one. */
 export const useDay = sharedByJob(createDay)
 export type Day = ReturnType<typeof useDay>
-
-/** @example daysBetween('2026-11-27', '2026-11-29') // 2 */
-const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / DAY)
 
 const DAY = 24 * 60 * 60_000
 

@@ -9,12 +9,11 @@ import { useSurvival } from '~/survive/useSurvival'
 import { useYard } from '~/yard/useYard'
 import { jobBills, openWays, proposedMethods, withMethods, type PostBill } from '~~/core/cost/jobBills'
 import { hiresOf } from '~~/core/cost/hire'
-import { turned, type CostKnob } from '~~/core/cost/knobs'
 import { lineBill, piecesOf } from '~~/core/cost/lineBill'
-import { optionCost } from '~~/core/cost/option'
+import { postOptions } from '~~/core/cost/options'
 import { loadVans, type Vehicle } from '~~/core/cost/vehicle'
-import { isTemporary, leansEvery, massHome, plumbSurvival, TEMPORARY_YEARS, usualVisits } from '~~/core/cost/stands'
-import { costPerPlumbYear, cumulatedCost, USUAL_YEARS } from '~~/core/cost/years'
+import { isTemporary, leansEvery, massHome, TEMPORARY_YEARS, usualVisits } from '~~/core/cost/stands'
+import { USUAL_YEARS } from '~~/core/cost/years'
 import { dayOf } from '~~/core/day/question'
 import { moneyWords, type Minor } from '~~/core/money/money'
 import { plan } from '~~/core/plan/plan'
@@ -102,35 +101,24 @@ function createCost(session: Session, view: JobView) {
     const [all, post, line] = [planned.value, view.post.value, view.line.value]
     const of = all?.plan.posts.find((each) => each.post === post?.id && each.line === line?.id)
     if (!all || !post || !of) return []
-    const found = openWays(all, of, view.tables.value).map(({ method, lines: own }) => {
-      const cost = optionCost(own, catalogue.value, settings.value, currency.value)
+    const terms = {
+      catalogue: catalogue.value,
+      settings: settings.value,
+      currency: currency.value,
+      years: years.value,
+      lived: new Map([...lived.value].map(([method, { plumb }]) => [method, plumb])),
+    }
+    return postOptions(openWays(all, of, view.tables.value), terms).map(({ plan: method, ...option }) => {
       const curve = lived.value.get(method.method)
-      const survival = plumbSurvival(method, years.value, curve?.plumb)
-      const net = Number(cost.net)
-      /** A plumb year with one working value turned up or down. */
-      const perYearWith = (key: CostKnob, factor: number) =>
-        costPerPlumbYear(
-          Number(optionCost(own, turned(catalogue.value, key, factor), settings.value, currency.value).net),
-          plumbSurvival(method, years.value, curve?.plumb, key === 'stands' ? factor : 1),
-        )
       return {
+        ...option,
         method: method.method,
         name: row(view.tables.value.parts.methods, method.method).name,
         isChosen: post.repair?.method === method.method,
         isTemporary: isTemporary(method),
-        leaves: isTemporary(method) ? [] : method.leavesUnsolved,
-        cost,
-        net,
-        perYear: costPerPlumbYear(net, survival),
-        perYearWith,
-        spent: cumulatedCost(net, survival),
         restsOn: curve && !isTemporary(method) ? plumbWords(curve, lookedAt.value, from) : restsOn(method),
       }
     })
-    // What leaves a cause as it is stands behind all that does not, whatever it costs.
-    return found.sort(
-      (a, b) => Number(a.leaves.length > 0) - Number(b.leaves.length > 0) || a.perYear - b.perYear || a.net - b.net,
-    )
   })
 
   const tick = (key: string, isIn: boolean) =>

@@ -27,7 +27,7 @@ const { from, things, others, chosen, keys, isOver, typed, wrong, said, sets, ch
       <fieldset class="group">
         <legend>To which posts?</legend>
         <div class="row">
-          <v-btn v-for="{ words, which } in sets" :key="words" @click="alike.choose(which)">{{ words }}</v-btn>
+          <v-btn v-for="{ words, posts } in sets" :key="words" @click="alike.choose(posts)">{{ words }}</v-btn>
         </div>
         <v-text-field
           v-model="typed"

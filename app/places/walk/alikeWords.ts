@@ -31,3 +31,16 @@ const NAMES: Readonly<Record<string, string>> = {
 
 /** What a thing that posts share is called. @example thingName('observations.pushPivot') // 'Where it turns' */
 export const thingName = (key: string): string => NAMES[key] ?? key.replace('observations.', '')
+
+/** What a post gets and what it keeps. @example changeWords({ gets: ['soil'], keeps: ['footing'] }) // 'gets soil; keeps its own footing' */
+export const changeWords = ({ gets, keeps }: { gets: readonly string[]; keeps: readonly string[] }): string =>
+  [
+    gets.length > 0 ? `gets ${gets.map(thingName).join(', ').toLowerCase()}` : '',
+    keeps.length > 0 ? `keeps its own ${keeps.map(thingName).join(', ').toLowerCase()}` : '',
+  ]
+    .filter(Boolean)
+    .join('; ')
+
+/** @example givenWords(1) // 'Given to 1 post. Undo takes it back from all of them.' */
+export const givenWords = (posts: number): string =>
+  `Given to ${posts} ${posts === 1 ? 'post' : 'posts'}. Undo takes it back from all of them.`

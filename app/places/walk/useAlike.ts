@@ -2,11 +2,12 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import { useReadingNote } from '~/job/useReadings'
 import { usePreferencesStore } from '~/session/preferences'
+import { alikeSets } from '~~/core/choose/alikeSets'
 import { postsNamed } from '~~/core/document/postRange'
 import { commandWords } from '~~/core/edit/apply'
 import { share, sharedThings } from '~~/core/edit/share'
 import type { InputError } from '~~/core/errors'
-import { thingName } from './alikeWords'
+import { changeWords, givenWords, thingName } from './alikeWords'
 
 /** Giving what the chosen post has to many others: which posts, what of it, and what that comes to. */
 export function useAlike() {
@@ -51,10 +52,7 @@ export function useAlike() {
     if (!next.delete(id)) next.add(id)
     chosen.value = next
   }
-  /** @param which of the job's posts, by its number in the plan */
-  function choose(which: (index: number) => boolean): void {
-    chosen.value = new Set(view.posts.value.filter((_each, i) => which(i)).map(({ post }) => post.id))
-  }
+  const choose = (posts: ReadonlySet<string>) => void (chosen.value = posts)
   function chooseNamed(): void {
     wrong.value = ''
     try {
@@ -69,25 +67,7 @@ export function useAlike() {
     }
   }
 
-  /** The causes of the chosen post: those that failed like it are one set. */
-  const inForce = computed(() => view.postPlan.value!.diagnosis.inForce)
-  const sets = computed(() => {
-    const plans = view.plan.value!.posts
-    const ofLine = (i: number) => plans[i]!.line === from.value.line
-    return [
-      { words: 'the whole line', which: ofLine },
-      { words: 'not looked at', which: (i: number) => ofLine(i) && plans[i]!.diagnosis.state === 'not-looked-at' },
-      ...(inForce.value.length > 0
-        ? [
-            {
-              words: 'failed as this one',
-              which: (i: number) => plans[i]!.diagnosis.inForce.some((cause) => inForce.value.includes(cause)),
-            },
-          ]
-        : []),
-      { words: 'none', which: () => false },
-    ]
-  })
+  const sets = computed(() => alikeSets(view.plan.value!.posts, from.value))
 
   const sharing = computed(() => {
     const to = others.value
@@ -97,20 +77,12 @@ export function useAlike() {
   })
   /** What will change, post by post, before it does. */
   const changes = computed(() =>
-    sharing.value.posts.map(({ post, gets, keeps }) => ({
-      post,
-      words: [
-        gets.length > 0 ? `gets ${gets.map(thingName).join(', ').toLowerCase()}` : '',
-        keeps.length > 0 ? `keeps its own ${keeps.map(thingName).join(', ').toLowerCase()}` : '',
-      ]
-        .filter(Boolean)
-        .join('; '),
-    })),
+    sharing.value.posts.map(({ post, ...change }) => ({ post, words: changeWords(change) })),
   )
   const count = computed(() => sharing.value.posts.filter(({ gets }) => gets.length > 0).length)
 
   async function give(): Promise<void> {
-    const words = `Given to ${count.value} ${count.value === 1 ? 'post' : 'posts'}. Undo takes it back from all of them.`
+    const words = givenWords(count.value)
     const refused = await session.edit(sharing.value.commands)
     said.value = refused ? refused.message : words
   }
