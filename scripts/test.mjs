@@ -9,6 +9,7 @@ import { root, state } from './lib/paths.mjs'
 import { say, step } from './lib/say.mjs'
 import { startServer } from './lib/server.mjs'
 import { BROWSER_PROGRAMS, DATABASE_PROGRAMS, ensurePackages, ensurePrograms } from './lib/setup.mjs'
+import { saySlowest } from './lib/slowestReporter.mjs'
 import { clockEnvironment } from './lib/testClock.mjs'
 
 /** Set-up goes by the machine's clock; tests, and the server that they ask, by that of the run. */
@@ -107,12 +108,25 @@ async function runEndToEnd() {
     const report = join(reports, 'end-to-end.json')
     const env = { ...clock, VINDEX_ADDRESS: server.address, VINDEX_BUILD: build, VINDEX_E2E_REPORT: report }
     const ok = await step('end-to-end tests', () => succeeds(['playwright', 'test'], env))
-    const { expected = 0, flaky = 0, unexpected = 0 } = read(report).stats ?? {}
+    const { suites = [], stats: { expected = 0, flaky = 0, unexpected = 0 } = {} } = read(report)
     add(expected + flaky, unexpected, ok)
+    saySlowest(suites.flatMap(endToEndTests))
   } finally {
     await server.stop()
     await drop(databaseUrl(name))
   }
+}
+
+/** Tests of a suite of the end-to-end report, and of those in it. */
+function endToEndTests({ title, suites = [], specs = [] }) {
+  const own = specs.flatMap((spec) =>
+    spec.tests.map(({ timeout, results }) => ({
+      name: `${title} › ${spec.title}`,
+      duration: Math.max(...results.map(({ duration }) => duration)),
+      limit: timeout,
+    })),
+  )
+  return [...own, ...suites.flatMap(endToEndTests)]
 }
 
 /** A runner that failed without a failed test has failed all the same. */

@@ -123,6 +123,36 @@ describe('an edit', () => {
     expect(session.job.value).toEqual(server.of('one').job)
   })
 
+  it('is on the device when the server has been asked, not some time later', async () => {
+    const { server, device, session } = await opened()
+    server.others('one', reading('wrap', 'tight'))
+    const version = session.version.value
+    await session.refresh()
+    expect(session.version.value).toBe(version + 1)
+    expect(await device.storage.jobs.get(session.id)).toMatchObject({
+      version: version + 1,
+      job: session.job.value,
+    })
+  })
+
+  it('of others is taken only where the server is ahead, and says then that the server answers', async () => {
+    const { server, device, session } = await opened()
+    const [shown, version] = [session.job.value, session.version.value]
+    server.away = true
+    await session.refresh()
+    expect(device.queue.reachable.value).toBe(false)
+    // A job that is shown needs no word on why it could not be opened.
+    expect(session.failure.value).toBe('')
+    server.away = false
+    await session.refresh()
+    expect(device.queue.reachable.value).toBe(true)
+    expect([session.job.value, session.version.value]).toEqual([shown, version])
+    session.close()
+    server.others('one', reading('wrap', 'tight'))
+    await session.refresh()
+    expect(session.version.value).toBe(version)
+  })
+
   it('whose answer was lost is not made twice', async () => {
     const { server, session } = await opened()
     server.losesAnswer = true
