@@ -41,6 +41,7 @@ test('two people read the same thing: both readings are in, the newest stands', 
 }) => {
   const id = await importJob(request, trialJob('Two at one post'))
   const [first, second] = await two(browser, `/jobs/${id}/look?post=T3`, baseURL)
+  await expect(answer(second, 'down in the soil')).toBeVisible()
   await outOfReach(second, async () => {
     await answer(first, 'at the ground line').click()
     await expectSaved(first)
@@ -86,6 +87,7 @@ test('edits of different readings meet without a word to choose', async ({ brows
   const id = await importJob(request, trialJob('Two readings'))
   const [first, second] = await Promise.all([0, 1].map(async () => (await browser.newContext({ baseURL })).newPage()))
   for (const page of [first!, second!]) await open(page, `/jobs/${id}/look?post=T3`)
+  await expect(answer(second!, 'with force')).toBeVisible()
   await outOfReach(second!, async () => {
     await answer(first!, 'at the ground line').click()
     await expectSaved(first!)
