@@ -1,9 +1,12 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { cases } from '../support/cases'
 import { expect, test, type APIRequestContext, type Page } from './test'
 import { launchOn } from './killable'
 import { answer, expectSaved, importJob, open, saveSign, trialJob } from './steps'
+
+const ROUNDS = cases(6, 20)
 
 /* Browsers that die, networks that lie, devices that keep nothing. */
 
@@ -11,7 +14,7 @@ const seenOf = async (request: APIRequestContext, id: string) =>
   (await (await request.get(`/api/jobs/${id}`)).json()).job.lines[0].posts[2] as Record<string, unknown>
 
 test(
-  'a browser killed between the click and the sending, twenty times, loses nothing',
+  'a browser killed between the click and the sending, again and again, loses nothing',
   { tag: '@installed' },
   async ({ request, baseURL }) => {
     test.setTimeout(480_000)
@@ -33,7 +36,7 @@ test(
       const openPost = (page: Page) => open(page, `${baseURL}/jobs/${id}/walk?post=T3`)
       let browser = await launchOn(profile)
       await openPost(browser.page)
-      for (let round = 0; round < 20; round++) {
+      for (let round = 0; round < ROUNDS; round++) {
         const { page } = browser
         await page.getByRole('tab', { name: 'Post' }).click()
         await page.route('**/api/jobs/*/commands', (route) => route.abort())
@@ -50,7 +53,7 @@ test(
       }
       await browser.kill()
       const { entries } = await (await request.get(`/api/jobs/${id}/history`)).json()
-      expect(entries).toHaveLength(20)
+      expect(entries).toHaveLength(ROUNDS)
     } finally {
       rmSync(profile, { recursive: true, force: true })
     }

@@ -21,7 +21,7 @@ export async function liveAtRun<Context extends BrowserContext>(context: Context
 const left = new Set<BrowserContext>()
 
 /** Every page of every test at the date of the run, in contexts that a test makes for itself too. */
-export const test = base.extend<{ closed: void }, { browser: Browser }>({
+export const test = base.extend<{ closed: undefined }, { browser: Browser }>({
   browser: [
     async ({ browser }, use) => {
       const made = browser.newContext.bind(browser)
@@ -39,7 +39,7 @@ export const test = base.extend<{ closed: void }, { browser: Browser }>({
   closed: [
     // eslint-disable-next-line no-empty-pattern -- a fixture names what it needs, and this one needs nothing
     async ({}, use) => {
-      await use()
+      await use(undefined)
       await Promise.all([...left].map((context) => context.close().catch(() => undefined)))
       left.clear()
     },
