@@ -3,8 +3,10 @@ import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
 import type { Job, Post } from '../document/job'
 import { applyCommands } from '../edit/apply'
 import type { Link } from '../repair/links'
+import { gustOfReturnPeriod } from '../wind/returnPeriod'
 import { methodDetail } from './detail'
 import { plan, planner } from './plan'
+import type { PostPlan } from './types'
 import { onBothThresholds } from './thresholds'
 
 /* What the plan puts together from its parts: each part is tried where it stands, this is that they meet. */
@@ -78,15 +80,20 @@ describe('what a repair is told beside its figures', () => {
     ).toBeUndefined()
   })
   it('is what a stouter post buys, and what then gives way first', () => {
-    const { stouter } = detail({
+    const thin: Partial<Post> = {
       ...rotted,
       soil: 'stiff-clay',
       section: { shape: 'rectangle', along: 0.075, across: 0.075 },
-    })
+    }
+    const { stouter } = detail(thin)
+    const method = planOf(inJob({ A3: thin }), 'A3').methods.find((each) => each.method === 'new-post-concrete')!
+    expect(method.links.find(({ link }) => link === method.weakest)!.name).toBe('the new post at the ground line')
+    expect(stouter).toMatchObject({ name: '100 × 100 post', before: method.holdingGust, first: 'the new footing' })
     expect(stouter!.holdingGust).toBeGreaterThan(stouter!.before)
-    const links = planOf(inJob({ A3: { ...rotted, soil: 'stiff-clay' } }), 'A3').methods
-    expect(links.flatMap((each) => each.links.map(({ name }) => name))).toContain(stouter!.first)
     expect(detail({}, 'make-safe').stouter).toBeUndefined()
+  })
+  it('is nothing of water where clay holds the target soaked too', () => {
+    expect(detail({ ...rotted, soil: 'stiff-clay' }).soaked).toBeUndefined()
   })
 })
 
@@ -118,22 +125,41 @@ describe('a plan of several lines', () => {
 })
 
 describe('a planner that remembers', () => {
-  it('plans a post anew when the next or the one before is mended or fails', () => {
-    const job = inJob({ A2: rotted, A3: rotted, A4: rotted })
-    for (const neighbour of ['A2', 'A4']) {
-      const remembering = planner(tables)
-      remembering(job)
-      const changed = applyCommands(job, [
-        { name: 'setPost', line: 'A', post: neighbour, key: 'material', value: 'steel' },
-        { name: 'setPost', line: 'A', post: neighbour, key: 'duty', value: 'load-bearing' },
-        { name: 'setPost', line: 'A', post: neighbour, key: 'length', value: 1.2 },
-      ])
-      expect(remembering(changed)).toEqual(plan(changed, tables))
-      const moved = applyCommands(job, [
-        { name: 'setReading', line: 'A', post: neighbour, key: 'pushPivot', value: 'nothing-moves' },
-        { name: 'setReading', line: 'A', post: neighbour, key: 'probeAtGround', value: 0 },
-      ])
-      expect(remembering(moved)).toEqual(plan(moved, tables))
-    }
+  const sound: Partial<Post> = {
+    observations: { pushPivot: 'nothing-moves', probeAtGround: 0 },
+    footing: { kind: 'concrete', diameter: 0.3, bottom: 0.6 },
+  }
+  const corner: Partial<Post> = { ...rotted, duty: 'corner' }
+  const tieOf = (of: PostPlan) => of.methods.find(({ method }) => method === 'tie-in')!
+  // It is tied to the one before; to the next where that one has gone.
+  it.each([
+    ['the one before', 'A2', inJob({ A2: sound, A3: corner, A4: sound })],
+    ['the next', 'A4', inJob({ A2: rotted, A3: corner, A4: sound })],
+  ])('plans a post anew when %s holds less', (_which, neighbour, job) => {
+    const remembering = planner(tables)
+    const before = remembering(job).posts[2]!
+    const weaker = applyCommands(job, [
+      {
+        name: 'setPost',
+        line: 'A',
+        post: neighbour,
+        key: 'footing',
+        value: { kind: 'concrete', diameter: 0.15, bottom: 0.3 },
+      },
+    ])
+    const after = remembering(weaker).posts[2]!
+    expect(tieOf(after)).not.toEqual(tieOf(before))
+    expect(after).toEqual(plan(weaker, tables).posts[2])
+    expect(remembering(job).posts[2]).toEqual(before)
+  })
+})
+
+describe('what is asked of a site', () => {
+  it('has one gust for going over and another for leaning, each by its own return period', () => {
+    const { target } = plan(inJob({}), tables)
+    expect(target.gust).toBeCloseTo(gustOfReturnPeriod(target.returnYears, target.gust50), 9)
+    expect(target.leanGust).toBeCloseTo(gustOfReturnPeriod(target.leanReturnYears, target.gust50), 9)
+    expect(target.leanReturnYears).not.toBe(target.returnYears)
+    expect(target.leanGust).toBeLessThan(target.gust)
   })
 })
