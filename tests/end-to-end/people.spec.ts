@@ -1,5 +1,5 @@
 import { join } from 'node:path'
-import { expect, test, type APIRequestContext, type Browser, type Page } from './test'
+import { expect, staysOpen, test, type APIRequestContext, type Browser, type Page } from './test'
 import type { Knex } from 'knex'
 import { connect } from '../../database/connect'
 import { firstLeadCode } from '../../server/people/codes'
@@ -67,6 +67,7 @@ test('the demo is open to this machine and says so, until the first account is m
   browser,
 }) => {
   lead = await newDevice(browser)
+  staysOpen(lead.context())
   await lead.goto('/')
   await expect(lead.getByText('Open to this machine alone', { exact: false })).toBeVisible()
   await goElsewhere(lead, 'People')

@@ -19,6 +19,8 @@ export async function liveAtRun<Context extends BrowserContext>(context: Context
 
 /** Contexts that the test at hand made for itself: a page that is left open goes on working beside the next test. */
 const left = new Set<BrowserContext>()
+/** For a context that the following tests go on with, whoever opened it closes it. */
+export const staysOpen = (context: BrowserContext): boolean => left.delete(context)
 
 /** Every page of every test at the date of the run, in contexts that a test makes for itself too. */
 export const test = base.extend<{ closed: undefined }, { browser: Browser }>({
