@@ -20,6 +20,20 @@ describe('the clock that a pour is reckoned by', () => {
     expect(clockError.value).toBe(0)
     expect(timeNow()).toBe(NOW)
   })
+  it('goes on where it is put right: an answer of whole seconds does not turn it back', () => {
+    const stamps: number[] = []
+    for (let passed = 0; passed < 3_000; passed += 100) {
+      vi.useFakeTimers({ now: NOW + passed })
+      // Two hours ahead, said in whole seconds.
+      hearServer(new Date(NOW + passed + 2 * 3_600_000).toUTCString(), NOW + passed - 50, NOW + passed)
+      stamps.push(timeNow())
+    }
+    expect(stamps).toEqual([...stamps].sort((a, b) => a - b))
+    expect(new Set(stamps).size).toBe(stamps.length)
+    // Somebody sets the device's clock right meanwhile.
+    hearServer(said(0), NOW, NOW)
+    expect(clockError.value).toBe(0)
+  })
   it('is left alone for less than a minute', () => {
     hearServer(said(-59_000), NOW, NOW)
     expect(clockError.value).toBe(0)

@@ -8,6 +8,11 @@ import { useLocalStorage } from '@vueuse/core'
 
 /** Less than this is nobody's business: an answer is on its way so long, and the server says whole seconds, ms. */
 const TOLERANCE = 60_000
+/**
+ * Within this two answers say the same: the server says whole seconds. A correction that followed each of them would jump
+ * back and forth, and the second of two quick readings would be stamped before the first and lose against it, ms.
+ */
+const JITTER = 2_000
 /** An answer that took longer says nothing of the time, ms. */
 const QUICK = 5_000
 
@@ -26,7 +31,8 @@ export const clockError = computed(() => (Math.abs(ahead.value) >= TOLERANCE ? a
 export function hearServer(date: string | null, asked: number, heard: number): void {
   const said = date === null ? NaN : Date.parse(date)
   if (!Number.isFinite(said) || heard < asked || heard - asked > QUICK) return
-  ahead.value = Math.round(said + 500 - (asked + heard) / 2)
+  const found = Math.round(said + 500 - (asked + heard) / 2)
+  if (Math.abs(found - ahead.value) >= JITTER) ahead.value = found
 }
 
 /** Now, ms since 1970. */
