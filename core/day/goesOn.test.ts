@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { DaySetup } from '../document/job'
 import { daysLeft, keptPlan, pinEdits, planEdits } from './goesOn'
-import type { DayQuestion, Placed, Task } from './question'
+import type { DayQuestion, Task } from './question'
 
 const task = (id: string, minutes = 30): Task => ({
   id,
@@ -29,7 +29,9 @@ const question = (tasks: Task[]): DayQuestion => ({
   covered: false,
   pins: [],
 })
-const placed = (id: string, start: number, minutes = 30): Placed => ({
+/** As the document keeps it. */
+type Kept = NonNullable<DaySetup['planned']>['tasks'][number]
+const placed = (id: string, start: number, minutes = 30): Kept => ({
   task: id,
   start,
   end: start + minutes,
@@ -116,7 +118,7 @@ describe('a kept plan', () => {
       ],
       planned: kept,
     }
-    const [pins, planned] = pinEdits(asked, setup, { task: 'b', start: 700 }) as { value: never }[]
+    const [pins, planned] = pinEdits(asked, setup, { task: 'b', start: 700 }) as unknown as { value: never }[]
     expect(pins!.value).toEqual([
       { task: 'a', start: 480 },
       { task: 'b', start: 700 },

@@ -62,7 +62,7 @@ describe('the table of ways', () => {
     ['dug', { concrete: { hole: 0.03 } as never }, '30.0 L'],
     ['dug', { packed: { hole: 0.02 } as never }, '20.0 L'],
     ['wastes', {}, 'nothing'],
-    ['wastes', { wastes: ['the footing', 'the post'] }, 'the footing and the post'],
+    ['wastes', { wastes: ['footing', 'post'] }, 'footing and post'],
     ['unsolved', { leavesUnsolved: ['Soft ground'] }, 'soft ground'],
     ['suits', {}, 'yes'],
     ['suits', { unsuited: 'later' as never }, 'only if need be'],
