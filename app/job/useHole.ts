@@ -1,11 +1,10 @@
-import { postEdit } from '~~/core/edit/keyed'
-import type { SetHole } from '~~/core/edit/commands/setHole'
 import { computed } from 'vue'
 import type { JobSession } from '~/job/session'
 import type { JobView } from '~/job/jobView'
 import type { InputError } from '~~/core/errors'
 import type { Hole } from '~~/core/document/job'
 import type { Command } from '~~/core/edit/commands'
+import { holeEdit, postEdit } from '~~/core/edit/keyed'
 import type { HoleChange } from '~~/core/hole/bench'
 import { chosenHole } from '~~/core/repair/hole'
 
@@ -25,9 +24,7 @@ export function useHole(session: Pick<JobSession, 'edit'>, view: JobView) {
     return [
       ...first,
       ...ownHole(method),
-      ...measures.map(
-        ([measure, value]) => ({ name: 'setHole', ...view.address.value, method, key: measure, value }) as SetHole,
-      ),
+      ...measures.map(([measure, value]) => holeEdit(view.address.value, method, measure, value ?? null)),
     ]
   }
   function put(change: HoleChange, method?: string): Promise<InputError | undefined> {
@@ -39,13 +36,9 @@ export function useHole(session: Pick<JobSession, 'edit'>, view: JobView) {
   function ownHole(method: string): Command[] {
     const { hole, holes } = view.post.value?.repair ?? {}
     if (!hole || holes?.[method]) return []
-    return (Object.keys(hole) as (keyof Hole)[]).map((measure) => ({
-      name: 'setHole',
-      ...view.address.value,
-      method,
-      key: measure,
-      value: hole[measure],
-    })) as SetHole[]
+    return (Object.keys(hole) as (keyof Hole)[]).map((measure) =>
+      holeEdit(view.address.value, method, measure, hole[measure] ?? null),
+    )
   }
 
   function reset(): Promise<InputError | undefined> {

@@ -1,9 +1,9 @@
-import { lineEdit, postEdit, type PostValue } from '~~/core/edit/keyed'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import type { LineSetOut, Post } from '~~/core/document/job'
 import type { InputError } from '~~/core/errors'
 import { setOutLine, type SetOutPost } from '~~/core/plan/setOut/line'
+import { lineEdit, postEdit, type PostValue } from '~~/core/edit/keyed'
 
 /** The line of the chosen post as it is set out, and what is said about it. */
 export function useSetOut() {

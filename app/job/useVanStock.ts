@@ -1,19 +1,21 @@
 import { computed } from 'vue'
-import { useJobSession, useJobView } from './openJob'
-import { mixKey, vanStock } from '~~/core/cost/vanStock'
 import { useYard } from '~/yard/useYard'
+import { mixKey, vanStock, withBags } from '~~/core/cost/vanStock'
+import type { InputError } from '~~/core/errors'
+import { useJobSession, useJobView } from './openJob'
 
 /** What is on the van for the job that is open, and its bags of the mix in hand. */
 export function useVanStock() {
   const session = useJobSession()
   const view = useJobView()
   const { catalogue } = useYard()
-  const mix = computed(() => session.job?.site?.van?.mix ?? view.methodInHand.value?.concrete?.mix)
-  const stock = computed(() => vanStock(session.job?.site?.van, catalogue.value, mix.value))
+  const van = computed(() => session.job?.site?.van)
+  const mix = computed(() => view.methodInHand.value?.concrete?.mix)
+  const stock = computed(() => vanStock(van.value, catalogue.value, mix.value))
   const bags = computed(() => (mix.value === undefined ? undefined : stock.value.get(mixKey(mix.value))))
-  function setBags(counted: number | null) {
-    const value = counted === null ? null : { ...(mix.value === undefined ? {} : { mix: mix.value }), bags: counted }
-    return session.edit([{ name: 'setSite', key: 'van', value }])
+  async function setBags(counted: number | null): Promise<InputError | undefined> {
+    if (mix.value === undefined) return undefined
+    return session.edit([{ name: 'setSite', key: 'van', value: withBags(van.value, mix.value, counted) }])
   }
   return { stock, bags, setBags }
 }

@@ -1,5 +1,3 @@
-import { pourEdit, type PourValue } from '~~/core/edit/keyed'
-import type { SetPour } from '~~/core/edit/commands/setPour'
 import { useJobSession } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
 import { timeNow } from '~/sync/clock'
@@ -8,6 +6,8 @@ import type { Lift, Pour, PourCheck } from '~~/core/document/job'
 import type { PlannedPour } from '~~/core/pour/planned'
 import { pourAt } from '~~/core/pour/planned'
 import { HOUR_MS, type Forecast } from '~~/core/weather/forecast'
+import { pourEdit, type PourValue } from '~~/core/edit/keyed'
+import type { SetPour } from '~~/core/edit/commands/setPour'
 
 /** So much of the forecast is kept with a pour: the day before, for the ground, and two weeks. */
 const BEFORE = 24

@@ -1,10 +1,10 @@
-import type { PostValue } from '../edit/keyed'
-import type { SetPost } from '../edit/commands/setPost'
 import type { Command } from '../edit/commands'
 import type { ResolvedLine, ResolvedPost, ResolvedSite } from '../resolve/resolve'
 import type { Tables } from '../tables/tables'
 import { measuresIn } from '../units/quantity'
 import type { Metres, Minutes } from '../units/types'
+import type { PostValue } from '../edit/keyed'
+import type { SetPost } from '../edit/commands/setPost'
 
 /** One other thing that may be true. */
 export interface Supposition {

@@ -1,4 +1,3 @@
-import { postEdit } from '../edit/keyed'
 import { describe, expect, it } from 'vitest'
 import { jobOf, runOfPosts, tables } from '~~/tests/support/builders'
 import type { Post } from '../document/job'
@@ -8,6 +7,7 @@ import { plan } from '../plan/plan'
 import { resolveJob } from '../resolve/resolve'
 import { questions } from './questions'
 import { otherSchools, spreads, whatIfs } from './whatIf'
+import { postEdit } from '../edit/keyed'
 
 const rotted: Partial<Post> = {
   soil: 'firm-clay',

@@ -1,4 +1,3 @@
-import { postEdit } from '../edit/keyed'
 import type { Job } from '../document/job'
 import { applyCommands } from '../edit/apply'
 import { planner } from '../plan/plan'
@@ -8,6 +7,7 @@ import { resolveJob } from '../resolve/resolve'
 import type { Tables } from '../tables/tables'
 import type { MetresPerSecond, Minutes } from '../units/types'
 import { questions, type Known, type Question } from './questions'
+import { postEdit } from '../edit/keyed'
 
 /** What comes of one supposition. */
 export interface Outcome {

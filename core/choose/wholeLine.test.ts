@@ -1,10 +1,10 @@
-import { cases } from '../../tests/support/cases'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { dice } from '~~/scripts/lib/dice'
 import { integerSolver } from '~~/shared/solver'
 import type { SolveProgramme } from '../numeric/integerProgramme'
 import type { LineChoice, WayOption } from './waysOpen'
 import { LINE_GOALS, valueOf, wholeLine, type LineGoal, type LineLimits, type LinePlan } from './wholeLine'
+import { cases } from '../../tests/support/cases'
 
 let solve: SolveProgramme
 beforeAll(async () => {

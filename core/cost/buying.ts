@@ -1,7 +1,7 @@
-import { readPostKey } from '../document/postKey'
 import type { Job } from '../document/job'
 import { MORTISES } from '../plan/methods'
 import type { PostBill } from './jobBills'
+import { readPostKey } from '../document/postKey'
 
 /** What is to be known before things are bought for these posts, each said once. */
 export function buyingNotes(bills: readonly PostBill[], job: Job): string[] {

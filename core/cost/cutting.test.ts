@@ -1,4 +1,3 @@
-import { cases } from '../../tests/support/cases'
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { countSolver } from '../../shared/solver'
@@ -6,6 +5,7 @@ import { drawsFrom } from '../numeric/draws'
 import { InputError } from '../errors'
 import { KERF, type StockLength } from '../setout/cutList'
 import { cutSticks } from './cutting'
+import { cases } from '../../tests/support/cases'
 
 const solver = await countSolver()
 const TENTH = 1e-4

@@ -1,4 +1,3 @@
-import { postKey, readPostKey } from '../document/postKey'
 import type { ResolvedJob } from '../resolve/resolve'
 import { fixingFit, type FixingAtHand } from '../repair/fixingFit'
 import { placeOnPost } from '../repair/fixingPlace'
@@ -7,6 +6,7 @@ import { row, type Tables } from '../tables/tables'
 import type { Measures } from '../units/quantity'
 import type { CatalogueRow } from './catalogue'
 import type { PostBill } from './jobBills'
+import { postKey, readPostKey } from '../document/postKey'
 
 /** A fixing of the yard that does not fit where it is to go. */
 export interface Misfit {

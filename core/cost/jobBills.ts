@@ -1,4 +1,3 @@
-import { postKey } from '../document/postKey'
 import type { Job } from '../document/job'
 import { dayPosts } from '../day/posts'
 import { meansOf } from '../day/setup'
@@ -11,6 +10,7 @@ import { claddingLines, mendingOf } from './cladding'
 import { isTemporary } from './stands'
 import type { Tables } from '../tables/tables'
 import { billOf, type BillLine } from './bill'
+import { postKey } from '../document/postKey'
 
 /** What the repair of one post takes. */
 export interface PostBill {

@@ -1,10 +1,10 @@
-import { readPostKey } from '../document/postKey'
 import type { Task } from '../day/question'
 import { reachOf, USUAL_TOOL } from '../concrete/overdig'
 import type { Job } from '../document/job'
 import type { Measures } from '../units/quantity'
 import type { Metres, Minutes } from '../units/types'
 import type { PostBill } from './jobBills'
+import { readPostKey } from '../document/postKey'
 
 /** A tool that the yard owns. */
 export interface OwnedTool {

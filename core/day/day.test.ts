@@ -1,4 +1,3 @@
-import { cases } from '../../tests/support/cases'
 import { fc, test as property } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { anyDay } from '../../tests/properties/anyDay'
@@ -12,6 +11,7 @@ import { headsOf, roomFor } from './room'
 import type { DayPlan, DayQuestion, Placed, Task } from './question'
 import { planOf } from './schedule'
 import { planDays } from './search'
+import { cases } from '../../tests/support/cases'
 
 const plain: Task = { id: '', posts: [], step: '', says: '', minutes: 30, hands: 1, skills: [], tools: {}, after: [] }
 const task = (id: string, more: Partial<Task> = {}): Task => ({ ...plain, id, posts: [id], ...more })

@@ -1,7 +1,7 @@
-import { readPostKey } from '../document/postKey'
 import { MINUTE_MS, type Moment } from '../weather/forecast'
 import { problemOf } from './problem'
 import type { DayMinute, DayPlan, DayQuestion, Milestones, Task } from './question'
+import { readPostKey } from '../document/postKey'
 
 /** One entry of a calendar. */
 export interface CalendarEvent {

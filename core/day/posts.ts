@@ -1,4 +1,3 @@
-import { postKey } from '../document/postKey'
 import type { Job, Pour } from '../document/job'
 import { methodDetail, type MethodDetail } from '../plan/detail'
 import type { Plan } from '../plan/types'
@@ -9,6 +8,7 @@ import type { Tables } from '../tables/tables'
 import type { HourlyAir } from '../weather/forecast'
 import { pouredPost, type PouredPost } from './done'
 import type { DayPost } from './tasks'
+import { postKey } from '../document/postKey'
 
 /** Posts of a job whose repair was chosen, with what is done there. */
 export interface DayJob {

@@ -1,6 +1,17 @@
 import { SEASONS } from '../ground/soil'
 import { LONGEST } from '../limits'
-import { choice, neededChoice, part, quantity, record, tableKey, text } from '../schema/fields'
+import {
+  choice,
+  listOfAtMost,
+  needed,
+  neededChoice,
+  neededKey,
+  part,
+  quantity,
+  record,
+  tableKey,
+  text,
+} from '../schema/fields'
 import type { Tables } from '../tables/tables'
 import { EXPOSURES } from '../wind/fence'
 import { TARGETS } from '../wind/target'
@@ -17,8 +28,16 @@ export const siteSchema = record({
   targetReturnYears: quantity(2, 1000, 'years'),
   /** How that is asked: by years, by the life that the fence has left, by what its sound posts stand. */
   target: part({ by: neededChoice(TARGETS), chance: quantity(0.01, 0.9) }),
-  /** What is on the van for today's holes. */
-  van: part({ mix: tableKey('mix', ({ mixes }: Tables) => mixes), bags: quantity(0, 500) }),
+  /** Bags on the van, as counted for this job, by mix; `mix` and `bags` as older files have them, for one mix. */
+  van: part({
+    mix: tableKey('mix', ({ mixes }: Tables) => mixes),
+    bags: quantity(0, 500),
+    counted: listOfAtMost(
+      20,
+      'mixes',
+      record({ mix: neededKey('mix', ({ mixes }: Tables) => mixes), bags: needed(0, 500) }),
+    ),
+  }),
   /** Of the gust from which a repair must spring back to plumb. */
   leanReturnYears: quantity(1.1, 1000, 'years'),
   season: choice(SEASONS),

@@ -1,5 +1,3 @@
-import { postEdit } from './keyed'
-import type { SetHole } from './commands/setHole'
 import type { ObservationKey } from '../cause/observations'
 import type { Hole, Job, Post, ReadingNote, RepairChoice } from '../document/job'
 import { inverseOf } from './apply'
@@ -7,6 +5,7 @@ import { findPost, type PostAddress } from './changes'
 import type { Command } from './commands'
 import { SHARED_FACTS } from './grow'
 import { sameData } from '../sameData'
+import { holeEdit, postEdit } from './keyed'
 
 /* Many posts alike: what one post has, given to others at once. */
 
@@ -48,9 +47,7 @@ function choicesOf({ method, parts = {}, holes, hole, mix, filling }: RepairChoi
       ...Object.entries(parts).map(([kind, value]): Command => ({ name: 'choosePart', ...to, kind, value })),
     ]),
     ...choice('hole', method !== undefined && Object.keys(own).length > 0, (to) =>
-      (Object.keys(own) as (keyof Hole)[]).map(
-        (key) => ({ name: 'setHole', ...to, method, key, value: own[key] }) as SetHole,
-      ),
+      (Object.keys(own) as (keyof Hole)[]).map((key) => holeEdit(to, method, key, own[key] ?? null)),
     ),
     ...choice('mix', mix !== undefined || filling !== undefined, (to) =>
       Object.entries({ mix, filling }).flatMap(([key, value]): Command[] =>

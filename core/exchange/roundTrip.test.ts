@@ -1,4 +1,3 @@
-import { cases } from '../../tests/support/cases'
 import { fc, test } from '@fast-check/vitest'
 import { readdirSync, readFileSync } from 'node:fs'
 import Papa from 'papaparse'
@@ -10,6 +9,7 @@ import type { Job, Post } from '../document/job'
 import { guessHeading } from './columns'
 import { jobGeoJson, linesOfGeoJson } from './geojson'
 import { postsTable, readPosts } from './posts'
+import { cases } from '../../tests/support/cases'
 
 const jobs = anyJob(tables).filter((job) => checkJob(job, tables, { firstOnly: true }).length === 0)
 const RUNS = { numRuns: cases(100, 500) }

@@ -1,4 +1,3 @@
-import { cases } from '../../tests/support/cases'
 import { mersenne } from 'pure-rand/generator/mersenne'
 import { describe, expect, it } from 'vitest'
 import { jobOf, runOfPosts, tables } from '../../tests/support/builders'
@@ -12,6 +11,7 @@ import { holeBench, merged, type HoleBench, type HoleChange } from './bench'
 import { costOf, holeCurve } from './curve'
 import { priceOfDepth } from './price'
 import { waysOut } from './waysOut'
+import { cases } from '../../tests/support/cases'
 
 const site: Site = { exposure: 'sheltered', shelter: 0.7, gust50: 38, frostDepth: 0.3, minimumDepth: 0.5 }
 const rotted: Partial<Post> = {

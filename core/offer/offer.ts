@@ -1,4 +1,3 @@
-import { readPostKey } from '../document/postKey'
 import type { CostSettings } from '../cost/catalogue'
 import type { PostBill } from '../cost/jobBills'
 import type { LineBill } from '../cost/lineBill'
@@ -6,6 +5,7 @@ import { frozenLine, type FrozenLine } from '../cost/frozen'
 import type { Currency } from '../money/money'
 import { thresholdWords } from '../plan/thresholds'
 import type { MetresPerSecond } from '../units/types'
+import { readPostKey } from '../document/postKey'
 
 export const OFFER_FORMAT = 'vindex-offer'
 

@@ -1,4 +1,3 @@
-import { postKey } from '../document/postKey'
 import { BAG_YIELDS } from '../plan/minutes'
 import type { Job, Pour } from '../document/job'
 import type { Plan, PostPlan } from '../plan/types'
@@ -7,6 +6,7 @@ import type { ResolvedPost } from '../resolve/resolve'
 import { carriersOf } from '../setout/topline/lineTops'
 import { row, type Tables } from '../tables/tables'
 import type { CubicMetres, Minutes } from '../units/types'
+import { postKey } from '../document/postKey'
 
 /** What is to be poured at a post, by the repair that was chosen for it. */
 export interface PlannedPour {

@@ -1,4 +1,3 @@
-import { cases } from '../../tests/support/cases'
 import { describe, expect, it } from 'vitest'
 import { tables } from '../../tests/support/builders'
 import { drawsFrom, type Draws } from '../numeric/draws'
@@ -9,6 +8,7 @@ import { costOf, LEAVE, leastWay, sizeCost, VISIT } from './cost'
 import { chancesOf, modelOf, openChecks, posterior, type Seen } from './model'
 import { reckon } from './play'
 import { bestMove, LONGEST_LINE, readingsOf, type Found } from './search'
+import { cases } from '../../tests/support/cases'
 
 /** Cases that begin alike are searched once. */
 const searched = new Map<string, Found>()

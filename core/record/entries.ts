@@ -1,6 +1,6 @@
-import { postKey } from '../document/postKey'
 import type { Entry, EntryKind, EntryValue, Job } from '../document/job'
 import type { PostAddress } from '../edit/changes'
+import { postKey } from '../document/postKey'
 
 /* What the record holds true: entries that were neither taken back nor corrected. */
 

@@ -1,8 +1,8 @@
-import { postKey } from '../document/postKey'
 import type { Entry, EntryKind, Job, Photograph, Post, Pour, Reading, Verdict } from '../document/job'
 import type { PostAddress } from '../edit/changes'
 import type { Moment } from '../weather/forecast'
 import { correctedIds, signOffs } from './entries'
+import { postKey } from '../document/postKey'
 
 /** What happened, with what it is worded from. */
 export type Told =

@@ -1,10 +1,10 @@
-import { postKey } from '../document/postKey'
 import type { Job, Visit } from '../document/job'
 import { dutiesOf } from '../document/postState'
 import { isTemporary } from '../cost/stands'
 import type { MetresPerSecond } from '../units/types'
 import type { Moment } from '../weather/forecast'
 import { signOffs } from './entries'
+import { postKey } from '../document/postKey'
 
 export type VisitWhy = Visit['why']
 

@@ -1,8 +1,8 @@
-import { postKey } from '../document/postKey'
 import type { Job } from '../document/job'
 import type { Plan, PostPlan } from '../plan/types'
 import { signOffs } from './entries'
 import { visitsDue } from './visits'
+import { postKey } from '../document/postKey'
 
 /**
  * The post that a job opens at: the first that waits for a repair, else the first that nobody has looked at, else the

@@ -1,4 +1,3 @@
-import { cases } from '../../tests/support/cases'
 import { fc, test } from '@fast-check/vitest'
 import { describe, expect, it } from 'vitest'
 import { midRun, standardFence, standsNow } from '../../tests/support/stands'
@@ -8,6 +7,7 @@ import { simulate } from './simulate'
 import type { Stand } from './stand'
 import { AS_IT_BLOWS, MOST_YEARS, type Drawn } from './winds'
 import { medianYears } from './years'
+import { cases } from '../../tests/support/cases'
 
 const GUST50 = 38
 const YEARS = 10

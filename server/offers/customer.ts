@@ -1,4 +1,3 @@
-import { postKey } from '../../core/document/postKey'
 import type { Knex } from 'knex'
 import type { Job } from '../../core/document/job'
 import type { OfferAnswer } from '../../core/offer/answer'
@@ -14,6 +13,7 @@ import type { Workspace } from '../workspace/workspace'
 import { readYard } from '../yard/service'
 import * as offers from './repository'
 import { answerOffer, hashOf, readOffers } from './service'
+import { postKey } from '../../core/document/postKey'
 
 /* What a customer's link opens: one offer, and of its job the posts that it names. Nothing else, of nobody else. */
 

@@ -1,4 +1,3 @@
-import { cases } from '~~/tests/support/cases'
 import type { Workspace } from '../../server/workspace/workspace'
 import { describe, expect, it } from 'vitest'
 import type { JobSession } from '~/job/session'
@@ -14,6 +13,7 @@ import { jobOf, runOfPosts } from '~~/tests/support/builders'
 import { ownDatabase } from '../server/ownDatabase'
 import { newDevice } from './device'
 import type { FakeServer } from './fakeServer'
+import { cases } from '~~/tests/support/cases'
 
 /* Two technicians and the office on one job, eight hours without a signal, 600 edits (2 000 in `npm run properties`); then all come home. */
 

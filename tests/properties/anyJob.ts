@@ -238,7 +238,16 @@ export function anyJob(tables: Tables): fc.Arbitrary<Job> {
       frostDepth: between(0, 3),
       minimumDepth: between(0, 3),
       target: fc.record({ by: fc.constantFrom(...TARGETS), chance: between(0.01, 0.9) }, { requiredKeys: ['by'] }),
-      van: fc.record({ mix: key(tables.mixes), bags: fc.integer({ min: 0, max: 40 }) }, { requiredKeys: [] }),
+      van: fc.record(
+        {
+          mix: key(tables.mixes),
+          bags: fc.integer({ min: 0, max: 40 }),
+          counted: fc.array(fc.record({ mix: key(tables.mixes), bags: fc.integer({ min: 0, max: 40 }) }), {
+            maxLength: 3,
+          }),
+        },
+        { requiredKeys: [] },
+      ),
       targetReturnYears: between(2, 1000),
       leanReturnYears: between(1.1, 1000),
       season: fc.constantFrom(...SEASONS),

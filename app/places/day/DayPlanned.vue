@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { readPostKey } from '~~/core/document/postKey'
 import { computed } from 'vue'
 import { saveFile } from '~/exchange/files'
 import { useJobSession } from '~/job/openJob'
@@ -12,6 +11,7 @@ import { usePreferencesStore } from '~/session/preferences'
 import { MINUTE_MS } from '~~/core/weather/forecast'
 import { PAINTING, paintingTimes } from '~~/core/weather/painting'
 import { dayEvents } from '~~/core/day/events'
+import { readPostKey } from '~~/core/document/postKey'
 
 /** When it is done, what that rests on, and what would make it sooner. */
 const day = useDay()

@@ -1,4 +1,3 @@
-import { dayEdit, type DayValue } from '~~/core/edit/keyed'
 import { computed, ref, shallowRef } from 'vue'
 import type { useJobSession } from '~/job/openJob'
 import { sharedByJob } from '~/job/sharedByJob'
@@ -12,7 +11,7 @@ import { breaches } from '~~/core/day/check'
 import { goalOf } from '~~/core/day/goal'
 import { problemOf } from '~~/core/day/problem'
 import type { DayQuestion } from '~~/core/day/question'
-import { daysLeft, keptPlan, pinEdits, planEdits } from '~~/core/day/goesOn'
+import { daysLeft, keptPlan, pinEdits, planEdits } from '~~/core/day/keptPlan'
 import { midnightIn } from '~~/core/day/midnight'
 import { dayPosts, type DayJob } from '~~/core/day/posts'
 import { dayQuestion, dayTasks } from '~~/core/day/setup'
@@ -21,6 +20,7 @@ import { InputError } from '~~/core/errors'
 import { planner } from '~~/core/plan/plan'
 import { resolveJob } from '~~/core/resolve/resolve'
 import { useDayWork } from './useDayWork'
+import { dayEdit, type DayValue } from '~~/core/edit/keyed'
 
 type Session = ReturnType<typeof useJobSession>
 

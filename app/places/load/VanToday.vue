@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { postKey, readPostKey, type PostKey } from '~~/core/document/postKey'
 import { computed } from 'vue'
 import { useJobView } from '~/job/openJob'
 import { usePreferencesStore } from '~/session/preferences'
@@ -9,6 +8,7 @@ import { openWays } from '~~/core/cost/jobBills'
 import { vanToday, type WaysOfPost } from '~~/core/cost/vanToday'
 import { useCost } from './useCost'
 import { useOffers } from './useOffers'
+import { postKey, readPostKey, type PostKey } from '~~/core/document/postKey'
 
 /** With what is on the van now: which posts can be mended and to which gust, and what little more would raise the weakest. */
 const view = useJobView()

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { postEdit, type PostValue } from '~~/core/edit/keyed'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import FoldOut from '~/controls/FoldOut.vue'
@@ -8,6 +7,7 @@ import type { InputError } from '~~/core/errors'
 import type { Post } from '~~/core/document/job'
 import { bankedSoil } from '~~/core/ground/bankedSoil'
 import { row } from '~~/core/tables/tables'
+import { postEdit, type PostValue } from '~~/core/edit/keyed'
 
 /** What a single post carries, and what leans on a post day and night. */
 const session = useJobSession()

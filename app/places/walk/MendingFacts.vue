@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { postEdit, type PostValue } from '~~/core/edit/keyed'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import FoldOut from '~/controls/FoldOut.vue'
@@ -8,6 +7,7 @@ import { CLEAR_FACES_ITEMS, HARD_ITEMS } from '~/job/words'
 import type { Command } from '~~/core/edit/commands'
 import type { InputError } from '~~/core/errors'
 import type { Post } from '~~/core/document/job'
+import { postEdit, type PostValue } from '~~/core/edit/keyed'
 
 /** What lies in the way of mending it, and what the owner asks of it: facts that open and close repairs. */
 const session = useJobSession()

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { postEdit, type PostValue } from '~~/core/edit/keyed'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import AnswerTiles from '~/controls/AnswerTiles.vue'
@@ -12,6 +11,7 @@ import type { Command } from '~~/core/edit/commands'
 import type { Footing, FootingKind } from '~~/core/document/job'
 import { smallPicture } from '~/picture/model/smallPictures'
 import { DUTY_ITEMS, FOOTING_ITEMS, MATERIAL_ITEMS } from '~/job/words'
+import { postEdit, type PostValue } from '~~/core/edit/keyed'
 
 /** What the post is and stands in: facts that every figure rests on. */
 const session = useJobSession()

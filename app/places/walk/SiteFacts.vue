@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { siteEdit, type SiteValue } from '~~/core/edit/keyed'
 import { computed, ref } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
@@ -10,6 +9,7 @@ import { gust50From, WIND_FIGURES, type WindFigure } from '~~/core/wind/gust50'
 import { gustUnit, oneGust } from '~~/core/units/quantity'
 import { usePreferencesStore } from '~/session/preferences'
 import { EXPOSURE_ITEMS, SEASON_ITEMS, SHELTER_ITEMS } from '~/job/words'
+import { siteEdit, type SiteValue } from '~~/core/edit/keyed'
 
 /** Wind, frost and local rules of the place, and who is at work. */
 const session = useJobSession()

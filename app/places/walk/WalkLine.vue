@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { lineEdit, type LineValue } from '~~/core/edit/keyed'
 import { computed } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import LengthStepper from '~/controls/LengthStepper.vue'
@@ -9,6 +8,7 @@ import SiteFacts from './SiteFacts.vue'
 import type { InputError } from '~~/core/errors'
 import type { Command } from '~~/core/edit/commands'
 import { KIND_ITEMS } from '~/job/words'
+import { lineEdit, type LineValue } from '~~/core/edit/keyed'
 
 /** Facts that every post of the line shares. */
 const session = useJobSession()

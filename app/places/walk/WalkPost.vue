@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { postEdit, type PostValue } from '~~/core/edit/keyed'
 import { computed, ref } from 'vue'
 import { useJobSession, useJobView } from '~/job/openJob'
 import { useReadingNote } from '~/job/useReadings'
@@ -16,6 +15,7 @@ import { usePreferencesStore } from '~/session/preferences'
 import { POUND } from '~~/core/units/constants'
 import { share } from '~~/core/edit/share'
 import { groundLevel, rodReading } from '~~/core/setout/levels'
+import { postEdit, type PostValue } from '~~/core/edit/keyed'
 
 /** One post: where it stands, what it is, what hangs on it. */
 const session = useJobSession()

@@ -1,9 +1,9 @@
-import { readPostKey } from '~~/core/document/postKey'
 import { clockWords } from '~/controls/timesOfDay'
 import type { Breach } from '~~/core/day/check'
 import type { Binding } from '~~/core/day/binds'
 import type { DayMinute, DayPlan, DayQuestion } from '~~/core/day/question'
 import type { ConcreteTime } from '~~/core/day/concreteTime'
+import { readPostKey } from '~~/core/document/postKey'
 
 /** A task as a block under its post. */
 export interface DayBlock {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { DaySetup } from '../document/job'
-import { daysLeft, keptPlan, pinEdits, planEdits } from './goesOn'
+import { daysLeft, keptPlan, pinEdits, planEdits } from './keptPlan'
 import type { DayQuestion, Task } from './question'
 
 const task = (id: string, minutes = 30): Task => ({
