@@ -18,6 +18,8 @@ const PARTS = [
   { value: 'filling', words: 'Filling', panel: defineAsyncComponent(() => import('./HoleFilling.vue')) },
   { value: 'bags', words: 'Bags', panel: defineAsyncComponent(() => import('./HoleBags.vue')) },
 ] as const
+/** A hole filled with stone takes no bags. */
+const parts = computed(() => PARTS.filter(({ value }) => value !== 'bags' || method.value?.concrete))
 const part = ref<(typeof PARTS)[number]['value']>('size')
 </script>
 
@@ -30,7 +32,7 @@ const part = ref<(typeof PARTS)[number]['value']>('size')
       </p>
       <v-btn variant="flat" color="primary" @click="view.goTo('repair')">Choose the repair</v-btn>
     </div>
-    <PartTabs v-else v-model="part" label="Parts of the hole" :tabs="PARTS" />
+    <PartTabs v-else v-model="part" label="Parts of the hole" :tabs="parts" />
   </section>
 </template>
 
