@@ -7,9 +7,9 @@ import { useTheme } from 'vuetify'
 import { useEventListener } from '@vueuse/core'
 import { useCommonKeys } from '~/shell/useKeys'
 import { useRouter } from '#imports'
-import { session, waitingHere } from '~/session/account'
+import { session, takeBackOwn, waitingHere } from '~/session/account'
 import SignedOutBar from '~/session/SignedOutBar.vue'
-import { queue, storage, yard } from '~/sync/device'
+import { queue, storage, tray, yard } from '~/sync/device'
 import { usePreferencesStore } from '~/session/preferences'
 
 /** Open to whoever has the way there. */
@@ -28,14 +28,17 @@ async function whoIsHere(): Promise<void> {
   const said = await session.refresh()
   if (said?.state !== 'out' || OPEN.some((path) => router.currentRoute.value.path.startsWith(path))) return
   // Where somebody's work lies on the device it goes on, and a bar says so; where there is nothing, this is the way in.
-  const [{ count }, jobs] = await Promise.all([waitingHere(), storage.keep(() => storage.jobs.count())])
+  const [count, jobs] = await Promise.all([waitingHere(), storage.keep(() => storage.jobs.count())])
   if (count + jobs === 0) await router.replace({ path: '/sign-in', query: { to: router.currentRoute.value.fullPath } })
 }
 onMounted(whoIsHere)
 useEventListener('focus', whoIsHere)
 
 // What waits, of whatever job, goes out when there may be a signal again.
-onMounted(() => void queue.wake())
+onMounted(async () => {
+  await takeBackOwn()
+  await Promise.all([queue.wake(), tray.load()])
+})
 // A browser that is short of room asks nobody before it clears what was not asked to stay.
 onMounted(() => void navigator.storage?.persist?.())
 useEventListener('online', queue.wake)

@@ -1,4 +1,4 @@
-import type { Role } from './people'
+import type { OutReason, Role } from './people'
 import type { Job } from '../core/document/job'
 import type { JobSummary } from '../core/document/summary'
 import type { Command } from '../core/edit/commands'
@@ -124,6 +124,9 @@ export interface Problem {
   theirs?: Command[]
   /** Of each of theirs, who and when. */
   writers?: Writer[]
+  /** Why this device was signed out from elsewhere, and by whom. */
+  why?: OutReason
+  by?: string
 }
 
 /** What a workspace has of its own in the tables of its yard. */
@@ -200,7 +203,16 @@ export interface DeviceAnswer {
   id: string
   says: string
   seenAt: string
+  /** Entries that it had not sent when it was last heard. */
+  waiting: number
+  /** It was signed out from elsewhere, and has not been heard since. */
+  out?: OutReason
   isThis?: boolean
+}
+/** A device was signed out: what it had not sent when it was last heard. */
+export interface DeviceOut {
+  waiting: number
+  seenAt: string
 }
 export interface PersonAnswer {
   id: string
@@ -214,11 +226,21 @@ export interface PersonAnswer {
 export interface PeopleAnswer {
   workspace: string
   people: PersonAnswer[]
+  invitations: OpenInvitation[]
 }
 /** What somebody has of their own. */
 export interface SelfAnswer {
   devices: DeviceAnswer[]
   passkeys: { id: string; name: string; usedAt?: string }[]
+}
+/** A link that was made and not used: its address is shown only once, when it is made. */
+export interface OpenInvitation {
+  id: string
+  by: string
+  /** Of somebody new; of somebody who is here, by a new way in. */
+  name: string
+  role?: Role
+  expiresAt: string
 }
 /** A link that is shown once. */
 export interface InvitationLink {

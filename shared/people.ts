@@ -26,5 +26,11 @@ export const ROLE_WORDS: Readonly<Record<Role, string>> = {
   office: 'Office: jobs, offers, prices and the yard',
 }
 
+/** Why a device was signed out from elsewhere. Only one that is lost deletes what it has not sent. */
+export const OUT_REASONS = ['signed-out', 'password', 'new-way-in', 'left', 'lost'] as const
+export type OutReason = (typeof OUT_REASONS)[number]
+
+/** Header by which a device says how many entries it has not sent. */
+export const WAITING = 'x-vindex-waiting'
 /** Header by which a device says whose work it sends. */
 export const ACCOUNT = 'x-vindex-account'

@@ -5,7 +5,11 @@ import { readPostsFile, type TableFile } from '~/exchange/files'
 import PostsTable from '~/exchange/PostsTable.vue'
 import type { Job, Line } from '~~/core/document/job'
 import { JOB_FORMAT, JOB_VERSION } from '~~/core/document/vocabulary'
+import { InputError } from '~~/core/errors'
 import { LARGEST } from '~~/core/limits'
+import { entries } from '~/session/deviceWords'
+import { queue, storage } from '~/sync/device'
+import { sendUnsentFile, UNSENT_FORMAT } from '~/sync/unsentFile'
 import NewJobForm from './NewJobForm.vue'
 import { useMaking } from './useMaking'
 
@@ -30,11 +34,15 @@ dialog.onChange(async (files) => {
   if (!picked) return
   failure.value = ''
   table.value = undefined
-  if (picked.size > LARGEST.document) {
+  queued.value = ''
+  // With its pictures it is larger than any job.
+  const isUnsent = (await picked.slice(0, 200).text()).includes(`"${UNSENT_FORMAT}"`)
+  if (!isUnsent && picked.size > LARGEST.document) {
     failure.value = `${picked.name} has ${(picked.size / 1e6).toFixed(0)} MB; a job file has ${LARGEST.document / 1e6} MB at most.`
     return
   }
   const text = await picked.text()
+  if (isUnsent) return sendUnsent(text, picked.name)
   if (/\.json$/i.test(picked.name) && !GEOJSON.test(text)) return opened(picked.name, text)
   try {
     const found = await readPostsFile(picked)
@@ -44,6 +52,17 @@ dialog.onChange(async (files) => {
     failure.value = (error as Error).message
   }
 })
+const queued = ref('')
+/** What a device could not send under its own account goes out from here. */
+async function sendUnsent(text: string, name: string): Promise<void> {
+  try {
+    const { name: by, count } = await sendUnsentFile(JSON.parse(text), storage, queue)
+    queued.value = `${entries(count)} by ${by || 'somebody'} ${count === 1 ? 'goes' : 'go'} out now.`
+  } catch (error) {
+    if (!(error instanceof InputError || error instanceof SyntaxError || error instanceof DOMException)) throw error
+    failure.value = `${name} was not taken: ${error.message}`
+  }
+}
 function makeOf(lines: Line[], name: string): Promise<void> {
   const job: Job = { format: JOB_FORMAT, version: JOB_VERSION, name: name.replace(/\.\w+$/, ''), lines }
   return make(() => job, name)
@@ -56,6 +75,7 @@ function makeOf(lines: Line[], name: string): Promise<void> {
     <v-btn :loading="busy" @click="dialog.open()">Open a file</v-btn>
   </div>
   <p v-if="failure" class="error-text full" role="alert">{{ failure }}</p>
+  <p v-if="queued" class="full" role="status">{{ queued }}</p>
   <PostsTable
     v-if="table"
     class="full"

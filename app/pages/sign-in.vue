@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute } from '#imports'
 import NewAccountForm from '~/session/NewAccountForm.vue'
 import SignInForm from '~/session/SignInForm.vue'
+import WhyOut from '~/session/WhyOut.vue'
 import { session } from '~/session/account'
 import { peopleApi } from '~/session/peopleApi'
 import type { Refusal } from '~/sync/api'
@@ -24,7 +25,8 @@ onMounted(async () => {
     invitation.value = await peopleApi.invitation(token)
   } catch (error) {
     const { status, message } = error as Refusal
-    failure.value = status === 404 ? 'This invitation is used up, over, or never was: ask for a new one.' : message
+    failure.value =
+      status === 404 ? 'This invitation was used, taken back, is over, or never was: ask for a new one.' : message
   }
 })
 
@@ -40,9 +42,7 @@ const isFirst = computed(() => token === undefined && known.value?.hasPeople ===
   <div class="way-in">
     <p class="brand measure">VINDEX</p>
     <main>
-      <p v-if="query.forgotten" class="caution" role="status">
-        This device was signed out from elsewhere, and has forgotten what it kept.
-      </p>
+      <WhyOut />
       <template v-if="token !== undefined">
         <h1>Come in</h1>
         <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>

@@ -3,7 +3,6 @@ import { computed } from 'vue'
 import { useForm } from 'vee-validate'
 import { object, string } from 'yup'
 import { LONGEST } from '~~/core/limits'
-import EnteringSays from './EnteringSays.vue'
 import { peopleApi } from './peopleApi'
 import { useEntering } from './useEntering'
 import type { InvitationAnswer } from '~~/shared/contract'
@@ -14,7 +13,7 @@ const {
   invitation = undefined,
   code = '',
 } = defineProps<{ token?: string; invitation?: InvitationAnswer; code?: string }>()
-const { isBusy, failure, failed, others, enter } = useEntering()
+const { isBusy, failure, failed, enter } = useEntering()
 const isFirst = computed(() => token === undefined)
 /** Somebody who is here already gets a new password, and keeps the rest. */
 const isKnown = computed(() => invitation?.signInName !== undefined)
@@ -95,7 +94,7 @@ const make = form.handleSubmit(async ({ code: withCode, workspace: called, ...wh
       persistent-hint
       :error-messages="form.errors.value.password"
     />
-    <EnteringSays :failure="failed === '' ? failure : ''" :others="others" />
+    <p v-if="failed === '' && failure" class="error-text" role="alert">{{ failure }}</p>
     <v-btn type="submit" variant="flat" color="primary" :loading="isBusy">{{
       isKnown ? 'Keep the new password' : isFirst ? 'Make the first account' : 'Join'
     }}</v-btn>

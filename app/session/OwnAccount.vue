@@ -5,11 +5,12 @@ import { useForm } from 'vee-validate'
 import { object, string } from 'yup'
 import type { Refusal } from '~/sync/api'
 import { LONGEST } from '~~/core/limits'
-import type { SelfAnswer } from '~~/shared/contract'
+import type { DeviceAnswer, SelfAnswer } from '~~/shared/contract'
 import { ROLE_WORDS } from '~~/shared/people'
 import { timeNow } from '~/sync/clock'
 import { session, waitingHere } from './account'
 import { dayWords } from '~~/core/weather/dates'
+import { outWords } from './deviceWords'
 import DeviceList from './DeviceList.vue'
 import { peopleApi } from './peopleApi'
 
@@ -56,9 +57,15 @@ const addPasskey = () =>
     await peopleApi.addPasskey(`Made on ${dayWords(timeNow())}`, response)
   }, 'This device has a passkey now.')
 
-/** Whoever leaves takes nothing along: what waits is said first. */
+async function signOut({ id }: DeviceAnswer, isLost: boolean): Promise<void> {
+  let words = ''
+  await ask(async () => void (words = outWords(await peopleApi.signMineOut(id, isLost), isLost)))
+  said.value = words
+}
+
+/** What waits is said before somebody signs out. */
 async function leave(): Promise<void> {
-  const { count } = await waitingHere()
+  const count = await waitingHere()
   if (count > 0 && waits.value === 0) return void (waits.value = count)
   await ask(session.leave)
 }
@@ -71,14 +78,15 @@ async function leave(): Promise<void> {
     <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
     <p v-if="said" role="status">{{ said }}</p>
     <p v-if="waits" class="caution" role="alert">
-      {{ waits }} {{ waits === 1 ? 'thing' : 'things' }} that you entered {{ waits === 1 ? 'has' : 'have' }} not been
-      sent. Wait for a signal, or save the job as a file first: signing out throws it away.
+      {{ waits }} {{ waits === 1 ? 'entry has' : 'entries have' }} not been sent.
+      {{ waits === 1 ? 'It stays' : 'They stay' }} on this device, and {{ waits === 1 ? 'goes' : 'go' }} out when you
+      sign in here again.
     </p>
     <p>
       <v-btn @click="leave">{{ waits ? 'Sign out all the same' : 'Sign out' }}</v-btn>
     </p>
     <h3>Devices</h3>
-    <DeviceList :devices="own?.devices ?? []" @sign-out="(id) => ask(() => peopleApi.signMineOut(id))" />
+    <DeviceList :devices="own?.devices ?? []" @sign-out="signOut" />
     <h3>Passkeys</h3>
     <ul v-if="own?.passkeys.length" class="rows">
       <li v-for="each in own.passkeys" :key="each.id">

@@ -4,9 +4,11 @@ import { useForm } from 'vee-validate'
 import { object, string } from 'yup'
 import type { Refusal } from '~/sync/api'
 import { LONGEST } from '~~/core/limits'
-import type { InvitationLink, PeopleAnswer, PersonAnswer } from '~~/shared/contract'
+import type { DeviceAnswer, InvitationLink, PeopleAnswer, PersonAnswer } from '~~/shared/contract'
 import { ROLE_NAMES, ROLE_WORDS, ROLES, type Role } from '~~/shared/people'
 import { dayWords } from '~~/core/weather/dates'
+import { outWords } from './deviceWords'
+import OpenInvitations from './OpenInvitations.vue'
 import { peopleApi } from './peopleApi'
 import PersonRow from './PersonRow.vue'
 
@@ -49,6 +51,12 @@ const invite = form.handleSubmit((who) =>
 const newWayIn = (person: PersonAnswer) =>
   ask(async () => show((await peopleApi.change(person.id, { deed: 'new-way-in' })) as InvitationLink, person.name))
 
+const said = ref('')
+async function signOut({ id }: DeviceAnswer, isLost: boolean): Promise<void> {
+  said.value = ''
+  await ask(async () => void (said.value = outWords(await peopleApi.signDeviceOut(id, isLost), isLost)))
+}
+
 /** Of hundreds only those whose name is typed; where it is a handful nobody has to search. */
 const MANY = 12
 const search = ref('')
@@ -65,6 +73,7 @@ const open = ref('')
   <section aria-labelledby="people-title">
     <h2 id="people-title">{{ here?.workspace ?? 'People' }}</h2>
     <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
+    <p v-if="said" role="status">{{ said }}</p>
     <v-text-field
       v-if="(here?.people.length ?? 0) > MANY"
       v-model="search"
@@ -83,9 +92,13 @@ const open = ref('')
         @new-way-in="newWayIn(each)"
         @leave="ask(() => peopleApi.change(each.id, { deed: 'leave' }))"
         @come-back="ask(() => peopleApi.change(each.id, { deed: 'come-back' }))"
-        @sign-out="(id) => ask(() => peopleApi.signDeviceOut(id))"
+        @sign-out="signOut"
       />
     </ul>
+    <OpenInvitations
+      :invitations="here?.invitations ?? []"
+      @take-back="(id) => ask(() => peopleApi.takeBackInvitation(id))"
+    />
     <h3>Somebody new</h3>
     <form novalidate class="new" @submit.prevent="invite">
       <v-text-field v-model="name" label="Name" :error-messages="form.errors.value.name" />

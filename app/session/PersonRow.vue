@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { dayWords } from '~~/core/weather/dates'
-import type { PersonAnswer } from '~~/shared/contract'
+import type { DeviceAnswer, PersonAnswer } from '~~/shared/contract'
 import { ROLE_NAMES, ROLES, type Role } from '~~/shared/people'
 import DeviceList from './DeviceList.vue'
 
@@ -13,12 +13,12 @@ const emit = defineEmits<{
   newWayIn: []
   leave: []
   comeBack: []
-  signOut: [device: string]
+  signOut: [device: DeviceAnswer, isLost: boolean]
 }>()
 const roles = ROLES.map((value) => ({ value, title: ROLE_NAMES[value] }))
 const says = computed(() => {
   if (person.leftAt) return `left on ${dayWords(Date.parse(person.leftAt))}`
-  const seen = person.devices.map(({ seenAt }) => Date.parse(seenAt))
+  const seen = person.devices.filter(({ out }) => !out).map(({ seenAt }) => Date.parse(seenAt))
   const here = seen.length > 0 ? `last here on ${dayWords(Math.max(...seen))}` : 'signed in nowhere'
   return `${ROLE_NAMES[person.role].toLowerCase()}, ${here}`
 })
@@ -53,9 +53,9 @@ function leave(): void {
         />
         <div class="ways">
           <v-btn @click="emit('newWayIn')">New way in</v-btn>
-          <v-btn @click="leave">{{ isSure ? 'Leaves, and every device forgets' : 'Leaves' }}</v-btn>
+          <v-btn @click="leave">{{ isSure ? 'Leaves, and every device is signed out' : 'Leaves' }}</v-btn>
         </div>
-        <DeviceList :devices="person.devices" @sign-out="(id) => emit('signOut', id)" />
+        <DeviceList :devices="person.devices" @sign-out="(device, isLost) => emit('signOut', device, isLost)" />
       </template>
     </div>
   </li>

@@ -2,12 +2,11 @@
 import { browserSupportsWebAuthn, startAuthentication } from '@simplewebauthn/browser'
 import { useForm } from 'vee-validate'
 import { object, string } from 'yup'
-import EnteringSays from './EnteringSays.vue'
 import { peopleApi } from './peopleApi'
 import { useEntering } from './useEntering'
 
 /** With a name and a password, or with a passkey. */
-const { isBusy, failure, others, enter } = useEntering()
+const { isBusy, failure, enter } = useEntering()
 const form = useForm({
   initialValues: { signInName: '', password: '' },
   validationSchema: object({
@@ -44,7 +43,7 @@ const byPasskey = () =>
       autocomplete="current-password"
       :error-messages="form.errors.value.password"
     />
-    <EnteringSays :failure="failure" :others="others" />
+    <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
     <div class="row">
       <v-btn type="submit" variant="flat" color="primary" :loading="isBusy">Sign in</v-btn>
       <v-btn v-if="hasPasskeys" :disabled="isBusy" @click="byPasskey">With a passkey</v-btn>

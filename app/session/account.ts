@@ -3,7 +3,8 @@ import Dexie from 'dexie'
 import { computed, shallowRef, watch } from 'vue'
 import { accountHere, workspaceHere } from '~/sync/accountHere'
 import { queue, storage } from '~/sync/device'
-import { signedOut } from '~/sync/signedOut'
+import { holdUnsent, takeBackHeld } from '~/sync/heldWork'
+import { signedOut, unsent } from '~/sync/signedOut'
 import type { SessionAnswer } from '~~/shared/contract'
 import { mayDo, type Right } from '~~/shared/people'
 import { peopleApi } from './peopleApi'
@@ -27,36 +28,44 @@ function hear(said: SessionAnswer): SessionAnswer {
   return said
 }
 
-/** Whether anything that was entered waits on this device, and whose it is. */
-export async function waitingHere(): Promise<{ count: number; whose: string }> {
-  const count = (await storage.keep(() => storage.outbox.count())) + (await storage.keep(() => storage.tray.count()))
-  return { count, whose: accountHere.value.name }
+/** How many entries this device has not sent, of whoever is signed in here. */
+export async function waitingHere(): Promise<number> {
+  return (await storage.keep(() => storage.outbox.count())) + (await storage.keep(() => storage.tray.count()))
 }
 
-/** Another person signs in where somebody's work still waits. */
-export class OthersWait extends Error {
-  constructor(
-    readonly count: number,
-    readonly whose: string,
-  ) {
-    super(
-      `${count} ${count === 1 ? 'thing' : 'things'} that ${whose || 'somebody'} entered ${count === 1 ? 'waits' : 'wait'} here.`,
-    )
-  }
-}
-
-/** Everything that this device keeps of jobs, people and yard is gone; units and light stay. */
-export async function forgetEverything(): Promise<void> {
-  await queue.close()
-  storage.close()
-  await Dexie.delete(storage.name)
+/** Nothing of an account stays in the browser's small store; units, light and whose work is held do. */
+function forgetNames(): void {
   for (const key of Object.keys(localStorage))
     if (key.startsWith('vindex-') && !KEPT.includes(key)) localStorage.removeItem(key)
 }
 const KEPT = ['vindex-units', 'vindex-volumes', 'vindex-theme']
 
-/** Away from what was open: a page that goes on would write what was forgotten. */
+/**
+ * Ends the work of the account here: what the server has is deleted, what it has not is held for the account.
+ *
+ * @returns how many entries are held
+ */
+async function setAside(): Promise<number> {
+  await queue.close()
+  const count = await holdUnsent(storage, accountHere.value)
+  storage.close()
+  forgetNames()
+  return count
+}
+
+/** A lost device keeps nothing, of no account. */
+async function deleteEverything(): Promise<void> {
+  await queue.close()
+  storage.close()
+  await Dexie.delete(storage.name)
+  forgetNames()
+}
+
+/** Away from what was open: a page that goes on would write what was deleted. */
 const startAnew = (path: string) => location.replace(path)
+
+/** Whom this window works for; another window may sign somebody else in. */
+const ownAccount = { id: accountHere.value.id }
 
 export const session = {
   now,
@@ -74,42 +83,61 @@ export const session = {
   },
 
   /**
-   * Somebody has come in. What another one left on the device is not sent under their name.
+   * Somebody has come in. What another person has not sent from here is held for that person, and what is held for
+   * this one goes out.
    *
    * @param enter asks the server
-   * @param dropsOthers after whoever signs in was asked
-   * @throws OthersWait where somebody else's work waits to be sent; nobody is signed in then
    */
-  async enter(enter: () => Promise<SessionAnswer>, dropsOthers = false): Promise<void> {
+  async enter(enter: () => Promise<SessionAnswer>): Promise<void> {
     const before = accountHere.value
     const said = await enter()
-    const { person } = said
-    const isSame = before.id === '' || before.id === person!.id
-    const { count, whose } = await waitingHere()
-    if (!isSame && count > 0 && !dropsOthers) {
-      await peopleApi.signOut().catch(() => undefined)
-      throw new OthersWait(count, whose)
-    }
-    if (!isSame) await forgetEverything()
-    accountHere.value = { id: person!.id, name: person!.name }
+    const { id, name } = said.person!
+    const isSame = before.id === '' || before.id === id
+    if (!isSame) await setAside()
+    else await takeBackHeld(storage, id)
+    ownAccount.id = id
+    accountHere.value = { id, name }
     hear(said)
-    usePreferencesStore().person = person!.name
+    usePreferencesStore().person = name
+    // The page that starts anew takes back what is held: this one's storage is closed.
     if (!isSame) return startAnew('/')
     await queue.wake()
   },
 
-  /** Signs this device out; it forgets what it has. */
+  /** Signs this device out; what it has not sent stays for the next sign-in of the same account. */
   async leave(): Promise<void> {
     await peopleApi.signOut()
-    await forgetEverything()
-    startAnew('/sign-in')
+    const count = await setAside()
+    startAnew(count > 0 ? '/sign-in?out=out' : '/sign-in')
   },
 }
 
-/** A device that was signed out from elsewhere forgets at once, and then says that it has. */
-watch(signedOut, async (said) => {
-  if (said !== 'revoked') return
-  await forgetEverything()
+/** Work that is held for whoever is signed in goes out. */
+export async function takeBackOwn(): Promise<void> {
+  const { id } = accountHere.value
+  if (id !== '' && (await takeBackHeld(storage, id)) > 0) await queue.wake()
+}
+
+// Nothing of the former account is sent under the new one's name.
+watch(
+  () => accountHere.value.id,
+  async (id) => {
+    const isOther = ownAccount.id !== '' && ownAccount.id !== id
+    ownAccount.id = id
+    if (!isOther) return
+    await queue.close()
+    startAnew('/')
+  },
+  { flush: 'sync' },
+)
+
+/** A device that was signed out from elsewhere says why; only one that is lost deletes what it has not sent. */
+watch(signedOut, async (news) => {
+  if (news?.state !== 'revoked') return
+  // What is in memory alone would go with the page: the bar asks for a sign-in instead.
+  if (news.why !== 'lost' && storage.failure.value !== '' && unsent.value > 0) return
+  if (news.why === 'lost') await deleteEverything()
+  else await setAside()
   await peopleApi.signOut().catch(() => undefined)
-  startAnew('/sign-in?forgotten=yes')
+  startAnew(`/sign-in?${new URLSearchParams({ out: news.why, ...(news.by ? { by: news.by } : {}) })}`)
 })

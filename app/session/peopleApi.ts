@@ -7,6 +7,7 @@ import type {
 import { ask, POST, post, READ } from '~/sync/api'
 import type {
   AuditPage,
+  DeviceOut,
   InvitationAnswer,
   InvitationLink,
   PeopleAnswer,
@@ -19,6 +20,9 @@ const isSession = ({ state }: SessionAnswer) => ['in', 'open', 'out'].includes(s
 const isEntered = ({ state, person }: SessionAnswer) => state === 'in' && typeof person?.id === 'string'
 const isLink = ({ token }: InvitationLink) => typeof token === 'string'
 const isDone = () => true
+const isOut = ({ waiting }: DeviceOut) => Number.isInteger(waiting)
+const devicePath = (of: string, device: string, isLost: boolean) =>
+  `${of}/devices/${encodeURIComponent(device)}${isLost ? '?lost=yes' : ''}`
 const DELETE: RequestInit = { ...READ, method: 'DELETE' }
 const sent = (body: object) => post(JSON.stringify(body))
 const invitationPath = (token: string) => `/invitations/${encodeURIComponent(token)}`
@@ -48,12 +52,13 @@ export const peopleApi = {
   addPasskey: (name: string, response: RegistrationResponseJSON) =>
     ask('/self/passkeys', isDone, sent({ name, response })),
   removePasskey: (id: string) => ask(`/self/passkeys/${encodeURIComponent(id)}`, isDone, DELETE),
-  signMineOut: (device: string) => ask(`/self/devices/${encodeURIComponent(device)}`, isDone, DELETE),
+  signMineOut: (device: string, isLost: boolean) => ask(devicePath('/self', device, isLost), isOut, DELETE),
   people: () => ask<PeopleAnswer>('/people', ({ people }) => Array.isArray(people)),
   invite: (who: { name: string; role: Role }) => ask<InvitationLink>('/people', isLink, sent(who)),
   change: (person: string, deed: { deed: string; role?: Role }) =>
     ask<Partial<InvitationLink>>(`/people/${encodeURIComponent(person)}`, isDone, sent(deed)),
-  signDeviceOut: (device: string) => ask(`/people/devices/${encodeURIComponent(device)}`, isDone, DELETE),
+  signDeviceOut: (device: string, isLost: boolean) => ask(devicePath('/people', device, isLost), isOut, DELETE),
+  takeBackInvitation: (id: string) => ask(`/people/invitations/${encodeURIComponent(id)}`, isDone, DELETE),
   audit: (before?: number) =>
     ask<AuditPage>(`/audit${before === undefined ? '' : `?before=${before}`}`, ({ entries }) => Array.isArray(entries)),
 }

@@ -1,8 +1,8 @@
-import { ref, shallowRef } from 'vue'
+import { ref } from 'vue'
 import { useRoute, useRouter } from '#imports'
 import { Refusal } from '~/sync/api'
 import type { SessionAnswer } from '~~/shared/contract'
-import { OthersWait, session } from './account'
+import { session } from './account'
 
 /** Somebody comes in: what is said meanwhile, and where they go then. */
 export function useEntering() {
@@ -12,20 +12,18 @@ export function useEntering() {
   const failure = ref('')
   /** Key of the field that the server would not have. */
   const failed = ref('')
-  const others = shallowRef<OthersWait>()
 
   /** @param ask the server, each time anew */
   async function enter(ask: () => Promise<SessionAnswer>): Promise<void> {
     isBusy.value = true
     failure.value = failed.value = ''
     try {
-      await session.enter(ask, others.value !== undefined)
+      await session.enter(ask)
       const { to } = route.query
       // Within this site alone.
       await router.replace(typeof to === 'string' && /^\/(?!\/)/.test(to) ? to : '/')
     } catch (error) {
-      if (error instanceof OthersWait) others.value = error
-      else if (error instanceof Refusal) {
+      if (error instanceof Refusal) {
         failure.value = error.message
         failed.value = error.body.key ?? ''
       } else if ((error as Error).name === 'NotAllowedError') failure.value = 'No passkey was given.'
@@ -34,5 +32,5 @@ export function useEntering() {
       isBusy.value = false
     }
   }
-  return { isBusy, failure, failed, others, enter }
+  return { isBusy, failure, failed, enter }
 }

@@ -23,11 +23,11 @@ import type { Mood } from '~~/core/weather/simulated'
 import type { OfferAnswer } from '~~/core/offer/answer'
 import type { OfferDraft } from '~~/core/offer/offer'
 import type { YardBatch } from '~~/core/yard/change'
-import { ACCOUNT } from '~~/shared/people'
+import { ACCOUNT, WAITING } from '~~/shared/people'
 import { accountHere } from './accountHere'
 import { checksumOf } from './checksum'
 import { hearServer } from './clock'
-import { signedOut } from './signedOut'
+import { signedOut, unsent } from './signedOut'
 
 /** What the server says when it refuses; `status` 0 when it was not reached. */
 export class Refusal extends Error {
@@ -93,7 +93,10 @@ export async function ask<T>(path: string, isOurs: (said: T) => boolean, how: Re
     if (status >= 500) throw new Refusal(status, `The server answered ${status}.`)
     throw foreign(status)
   }
-  if (status === 401) signedOut.value = said.type === 'revoked' ? 'revoked' : 'signed-out'
+  if (status === 401) {
+    const { type, why = 'signed-out', by } = said
+    signedOut.value = type === 'revoked' ? { state: 'revoked', why, ...(by ? { by } : {}) } : { state: 'signed-out' }
+  }
   throw new Refusal(status, said.detail, said)
 }
 
@@ -101,7 +104,7 @@ export async function ask<T>(path: string, isOurs: (said: T) => boolean, how: Re
 const whose = (path: string): Record<string, string> =>
   accountHere.value.id === '' || /^\/(session|invitations|offers)\b/.test(path)
     ? {}
-    : { [ACCOUNT]: accountHere.value.id }
+    : { [ACCOUNT]: accountHere.value.id, [WAITING]: String(unsent.value) }
 
 async function dataOf<T>(answer: Response): Promise<T | undefined> {
   if (!/^application\/(problem\+)?json\b/.test(answer.headers.get('content-type') ?? '')) return undefined

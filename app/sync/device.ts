@@ -1,9 +1,11 @@
+import { watchEffect } from 'vue'
 import { api } from './api'
 import { editsSender } from './edits'
 import { createNewJobs } from './newJobs'
 import { createOffers } from './offers'
 import { createPictures } from './pictures'
 import { createQueue } from './queue'
+import { unsent } from './signedOut'
 import { DeviceStorage } from './storage'
 import { createTabs } from './tabs'
 import { createTray } from './tray'
@@ -20,3 +22,5 @@ export const yard = createYard(storage, api, () => queue, tabs)
 export const offers = createOffers(storage, api, () => queue, tabs)
 export const queue = createQueue(storage, [newJobs.sender, edits, pictures.sender, yard.sender, offers.sender], tabs)
 export const tray = createTray(storage, queue, tabs)
+
+watchEffect(() => (unsent.value = queue.total.value + tray.items.value.length))

@@ -1,5 +1,5 @@
 import pRetry from 'p-retry'
-import { ref, shallowRef, type Ref } from 'vue'
+import { computed, ref, shallowRef, type ComputedRef, type Ref } from 'vue'
 import { Refusal } from './api'
 import { newIdentity } from './identity'
 import { plain, type DeviceStorage, type Outgoing } from './storage'
@@ -32,8 +32,12 @@ const PAUSES: Pauses = { first: 500, longest: 8_000 }
 export interface Queue {
   /** Keeps it on the device, then sends it in its turn. @returns once the device has it */
   put: (kind: string, topic: string, body: unknown, id?: string) => Promise<void>
+  /** What this queue can send. */
+  kinds: readonly string[]
   /** How much waits, by kind and topic; what is just being kept counts. */
   waiting: (kind: string, topic?: string) => number
+  /** How much waits in all, without what a request that is under way carries. */
+  total: ComputedRef<number>
   /** Whether the server answered the last time. */
   reachable: Ref<boolean>
   /** Tries at once all that waits: there is a signal again, perhaps. */
@@ -63,6 +67,11 @@ export function createQueue(
   /** By lane: what is on the device, and what is on its way there. */
   const kept = shallowRef<ReadonlyMap<string, number>>(new Map())
   const arriving = shallowRef<ReadonlyMap<string, number>>(new Map())
+  const sending = ref(0)
+  const total = computed(() => {
+    const counts = [...kept.value.values(), ...arriving.value.values()]
+    return Math.max(0, counts.reduce((sum, count) => sum + count, 0) - sending.value)
+  })
   const lanes = new Map<string, Promise<void>>()
   let waits = new AbortController()
   /** By identity: how often something was turned away that will perhaps never get through. */
@@ -139,7 +148,8 @@ export function createQueue(
     }
     const sender = byKind.get(kind)!
     try {
-      if ((await sender.send(topic, row.body)) === 'taken') {
+      const sent = await underWay(() => sender.send(topic, row.body))
+      if (sent === 'taken') {
         await storage.keep(() => storage.outbox.delete(row.order!))
         kept.value = counted(kept.value, laneOf(row), -1)
       } else await recount()
@@ -155,6 +165,15 @@ export function createQueue(
     reachable.value = true
     tabs.tell({ what: 'outbox' })
     return true
+  }
+
+  async function underWay<T>(send: () => Promise<T>): Promise<T> {
+    sending.value++
+    try {
+      return await send()
+    } finally {
+      sending.value--
+    }
   }
 
   function isWorthAnotherTry({ id }: Outgoing, error: unknown): boolean {
@@ -225,7 +244,7 @@ export function createQueue(
     waits.abort()
     await Promise.allSettled(lanes.values())
   }
-  return { put, waiting, reachable, wake, idle, close }
+  return { kinds: [...byKind.keys()], put, waiting, total, reachable, wake, idle, close }
 }
 
 function counted(counts: ReadonlyMap<string, number>, lane: string, by: number): Map<string, number> {

@@ -10,6 +10,7 @@ import type { Forecast } from '~~/core/weather/forecast'
 import type { YardConflict } from '~~/core/yard/apply'
 import type { YardChange } from '~~/core/yard/change'
 import type { OwnRows } from '~~/core/yard/rows'
+import type { HeldWork } from './heldWork'
 
 /*
  * What this device keeps: the last known copy of each job, all that waits to be sent, what was refused, the
@@ -98,6 +99,7 @@ class DeviceDatabase extends Dexie {
   forecasts!: Table<KeptForecast, string>
   yards!: Table<KeptYard, string>
   offers!: Table<DeviceOffer, string>
+  held!: Table<HeldWork, string>
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options)
@@ -124,11 +126,23 @@ class DeviceDatabase extends Dexie {
     )
     this.version(5).stores({ forecasts: 'place' })
     this.version(6).stores({ yards: 'id', offers: 'id, jobId' })
+    this.version(7).stores({ held: 'account' })
   }
 }
 
-const TABLES = ['jobs', 'outbox', 'tray', 'conflicts', 'wayBack', 'pictures', 'forecasts', 'yards', 'offers'] as const
-type TableName = (typeof TABLES)[number]
+/** What belongs to the account that is signed in; what is held for others stands beside them. */
+export const TABLES = [
+  'jobs',
+  'outbox',
+  'tray',
+  'conflicts',
+  'wayBack',
+  'pictures',
+  'forecasts',
+  'yards',
+  'offers',
+] as const
+export type TableName = (typeof TABLES)[number] | 'held'
 
 /**
  * What the device keeps. Where the browser refuses to keep anything, or stops doing so, the tables go on in memory:
@@ -172,6 +186,9 @@ export class DeviceStorage {
   get yards() {
     return this.#database.yards
   }
+  get held() {
+    return this.#database.held
+  }
 
   /** Reads and writes all or nothing; done again in memory where the browser does not let it. */
   async transaction<T>(mode: 'r' | 'rw', names: readonly TableName[], work: () => Promise<T>): Promise<T> {
@@ -212,7 +229,7 @@ export class DeviceStorage {
     const before = this.#database
     const memory = new DeviceDatabase(this.name, { indexedDB: new IDBFactory(), IDBKeyRange })
     await memory.open()
-    for (const table of TABLES) {
+    for (const table of [...TABLES, 'held'] as const) {
       // What can still be read goes along.
       const rows = await (before[table] as Table).toArray().catch(() => [])
       await (memory[table] as Table).bulkPut(rows)

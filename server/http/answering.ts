@@ -75,8 +75,8 @@ export function problemOf(error: unknown): Problem {
   if (error instanceof TooLong) return { type: 'too-long', title: 'Too long', status: 413, detail: error.message }
   if (error instanceof NotJson) return { type: 'not-json', title: 'Not JSON', status: 400, detail: error.message }
   if (error instanceof SignedOut) {
-    const type = error.isRevoked ? 'revoked' : 'signed-out'
-    return { type, title: 'Signed out', status: 401, detail: error.message }
+    const type = error.revoked ? 'revoked' : 'signed-out'
+    return { ...error.revoked, type, title: 'Signed out', status: 401, detail: error.message }
   }
   if (error instanceof WrongSignIn) return { type: 'sign-in', title: 'Not so', status: 403, detail: error.message }
   if (error instanceof NotYours) return { type: 'not-yours', title: 'Not yours', status: 403, detail: error.message }

@@ -1,4 +1,4 @@
-import { getRequestHeader, getRouterParam, type H3Event } from 'h3'
+import { getQuery, getRequestHeader, getRouterParam, type H3Event } from 'h3'
 import { InputError } from '../../core/errors'
 import { LARGEST } from '../../core/limits'
 import { NotFound, NotJson, TooLarge } from './failures'
@@ -92,6 +92,9 @@ export function deviceIdentity(event: H3Event): string {
   if (id === undefined || !JOB_IDENTITY.test(id)) throw new NotFound('device', (id ?? '').slice(0, 40))
   return id
 }
+
+/** Whether a device that is signed out was called lost or stolen. */
+export const isSaidLost = (event: H3Event): boolean => getQuery(event).lost === 'yes'
 
 /** @throws InputError when it could not have come from a device */
 export function pictureIdentity(id: string | undefined): string {

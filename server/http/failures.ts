@@ -1,3 +1,4 @@
+import type { OutReason } from '../../shared/people'
 import type { Command } from '../../core/edit/commands'
 import type { Writer } from '../../core/edit/rebase'
 
@@ -59,9 +60,10 @@ export class WrongMethod extends Error {
 
 /** Nobody is signed in, or the device was taken out. */
 export class SignedOut extends Error {
-  constructor(readonly isRevoked: boolean) {
+  /** @param revoked why the device was signed out from elsewhere, and by whom */
+  constructor(readonly revoked?: { why: OutReason; by?: string }) {
     super(
-      isRevoked
+      revoked
         ? 'This device was signed out from elsewhere.'
         : 'Nobody is signed in here. What you entered waits on this device.',
     )

@@ -24,6 +24,7 @@ export const ROUTES: readonly (readonly [path: string, methods: Methods])[] = [
   ['/api/people', { GET: 'people', POST: 'people' }],
   ['/api/people/:person', { POST: 'people' }],
   ['/api/people/devices/:device', { DELETE: 'people' }],
+  ['/api/people/invitations/:invitation', { DELETE: 'people' }],
   ['/api/audit', { GET: 'people' }],
   ['/api/jobs', { GET: 'work', POST: 'work' }],
   ['/api/jobs/import', { POST: 'work' }],

@@ -24,7 +24,12 @@ const LINK_STANDS = 30 * 24 * 3600e3
  * @throws NotFound for an unknown job
  * @throws Taken for another offer under the same identity
  */
-export async function keepOffer(workspace: Workspace, jobId: string, draft: OfferDraft): Promise<KeptOffer> {
+export async function keepOffer(
+  workspace: Workspace,
+  jobId: string,
+  draft: OfferDraft,
+  now = new Date(),
+): Promise<KeptOffer> {
   await requireJob(workspace, jobId)
   return together(workspace, async (inside) => {
     const number = await offers.nextNumber(inside, jobId)
@@ -32,7 +37,7 @@ export async function keepOffer(workspace: Workspace, jobId: string, draft: Offe
     if (there) {
       const { number: its, ...same } = JSON.parse(there.text) as Offer
       if (!sameData(same, draft)) throw new Taken(`Another offer is there under the identity "${draft.id}".`)
-      return keptOf({ ...there, number: its }, undefined, new Date())
+      return keptOf({ ...there, number: its }, undefined, now)
     }
     const [before] = await offers.offersOf(inside, jobId)
     const offer: Offer = { ...draft, number }
@@ -49,7 +54,7 @@ export async function keepOffer(workspace: Workspace, jobId: string, draft: Offe
       madeAt: new Date(draft.madeAt),
     }
     await offers.insertOffer(inside, stored)
-    return keptOf(stored, undefined, new Date())
+    return keptOf(stored, undefined, now)
   })
 }
 

@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { InputError } from '../../core/errors'
 import { ROLES, type Role } from '../../shared/people'
@@ -6,22 +5,14 @@ import type { PeopleAnswer } from '../../shared/contract'
 import { NotFound, Taken, WrongSignIn } from '../http/failures'
 import { HOME, together, type Workspace } from '../workspace/workspace'
 import { note } from './audit'
-import { codeAsKept, makeInvitation, type Invitation } from './codes'
+import { codeAsKept } from './codes'
+import { endInvitationsOf, makeNewWayIn, openInvitations } from './invitations'
+import { addPerson, signInNameOf, type NewAccount } from './newPerson'
 import { hashOfPassword, isPassword, requirePassword, spendTheTime } from './passwords'
 import * as people from './repository'
-import { devicesOf, revoke } from './signInRows'
+import { deviceAnswer, devicesOf, revoke } from './signInRows'
 import { hashOfSecret, idleSince } from './signIns'
 import { triesOf } from './tries'
-
-/** What somebody gives who makes an account. */
-export interface NewAccount {
-  name: string
-  signInName: string
-  password: string
-}
-
-/** As it is compared: however it is typed. */
-export const signInNameOf = (typed: string): string => typed.trim().normalize('NFKC').toLowerCase()
 
 /**
  * The first account, by the code that the terminal showed; it takes over what is there.
@@ -47,29 +38,13 @@ export async function makeFirstLead(
     await people.lockWorkspace(inside)
     if (await people.hasPeople(inside.database)) throw new Taken('Somebody has made the first account meanwhile.')
     await people.renameWorkspace(inside, name)
-    const made = await insert(inside, { ...account, password, role: 'lead' }, now)
+    const made = await addPerson(inside, { ...account, password, role: 'lead' }, now)
     await people.forgetFirstCodes(inside.database)
     await note({ ...inside, person: made }, 'first-lead', {}, now)
     return made
   })
 }
 const FIRST = ' first lead'
-
-async function insert(
-  workspace: Workspace,
-  { name, signInName, password, role }: { name: string; signInName: string; password: string; role: Role },
-  now: Date,
-): Promise<people.PersonRow> {
-  const id = randomUUID()
-  const row = { id, name: name.trim(), signInName: signInNameOf(signInName), password, role }
-  try {
-    await people.insertPerson(workspace, row, now)
-  } catch (error) {
-    if ((error as { code?: string }).code !== 'ER_DUP_ENTRY') throw error
-    throw new InputError('signInName', signInName, 'one that nobody has yet')
-  }
-  return { ...row, workspace: workspace.id, madeAt: now, leftAt: null }
-}
 
 /**
  * Who signs in with a name and a password.
@@ -98,62 +73,6 @@ export async function checkSignIn(
   throw new WrongSignIn('The name and the password do not go together.')
 }
 
-/** A link for somebody new, to hand on by whatever way. */
-export async function invite(
-  workspace: Workspace,
-  { name, role }: { name: string; role: Role },
-  now = new Date(),
-): Promise<{ token: string; expiresAt: Date }> {
-  const value: Invitation = { workspace: workspace.id, by: workspace.person?.name ?? '', name: name.trim(), role }
-  const made = await makeInvitation(workspace.database, value, now)
-  await note(workspace, 'invited', { detail: `${name}, ${role}` }, now)
-  return made
-}
-
-/** What an invitation says, for whoever holds it. */
-export async function readInvitation(
-  database: Knex,
-  token: string,
-  now = new Date(),
-): Promise<Invitation & { workspaceName: string; signInName?: string }> {
-  const found = await people.findOnce<Invitation>(database, hashOfSecret(token), 'invitation', now)
-  if (!found) throw new NotFound('invitation', token.slice(0, 4))
-  const workspace: Workspace = { id: found.workspace, database }
-  const { name } = await people.readWorkspace(workspace)
-  const person = found.person === undefined ? undefined : await people.findPerson(workspace, found.person)
-  if (person?.leftAt) throw new NotFound('invitation', token.slice(0, 4))
-  return { ...found, workspaceName: name, ...(person ? { name: person.name, signInName: person.signInName } : {}) }
-}
-
-/**
- * Somebody comes by an invitation: new here, or with a new password.
- *
- * @throws NotFound for one that is used up or over
- */
-export async function join(
-  database: Knex,
-  { token, ...account }: NewAccount & { token: string },
-  now = new Date(),
-): Promise<people.PersonRow> {
-  const invitation = await readInvitation(database, token, now)
-  const signInName = invitation.signInName ?? account.signInName
-  requirePassword(account.password, [account.name, signInName, invitation.workspaceName])
-  const password = await hashOfPassword(account.password)
-  return together({ id: invitation.workspace, database }, async (inside) => {
-    if (!(await people.useUp(inside.database, hashOfSecret(token)))) throw new NotFound('invitation', token.slice(0, 4))
-    if (invitation.person !== undefined) {
-      await people.updatePerson(inside, invitation.person, { password })
-      await revoke(inside, { person: invitation.person }, now)
-      const person = (await people.findPerson(inside, invitation.person))!
-      await note({ ...inside, person }, 'password-changed', { detail: 'by a new way in' }, now)
-      return person
-    }
-    const made = await insert(inside, { name: account.name, signInName, password, role: invitation.role! }, now)
-    await note({ ...inside, person: made }, 'joined', { detail: `${made.role}, invited by ${invitation.by}` }, now)
-    return made
-  })
-}
-
 /** @throws WrongSignIn where the password before is another */
 export async function changePassword(
   workspace: Workspace,
@@ -167,29 +86,29 @@ export async function changePassword(
   await together(workspace, async (inside) => {
     await people.updatePerson(inside, person.id, { password })
     // Whoever else had got in by the old one is out.
-    await revoke(inside, { person: person.id, but: device }, now)
+    await revoke(inside, { person: person.id, but: device }, 'password', now)
     await note(inside, 'password-changed', {}, now)
   })
 }
 
 /** Who works here, with their devices. */
 export async function readPeople(workspace: Workspace, now = new Date()): Promise<PeopleAnswer> {
-  const [rows, devices, { name }] = await Promise.all([
+  const [rows, devices, { name }, invitations] = await Promise.all([
     people.peopleOf(workspace),
     devicesOf(workspace, { idleSince: idleSince(now) }),
     people.readWorkspace(workspace),
+    openInvitations(workspace, now),
   ])
   return {
     workspace: name,
+    invitations,
     people: rows.map(({ id, name: called, signInName, role, leftAt }) => ({
       id,
       name: called,
       signInName,
       role,
       ...(leftAt ? { leftAt: leftAt.toISOString() } : {}),
-      devices: devices
-        .filter(({ person }) => person === id)
-        .map(({ id: device, device: says, seenAt }) => ({ id: device, says, seenAt: seenAt.toISOString() })),
+      devices: devices.filter(({ person }) => person === id).map((device) => deviceAnswer(device)),
     })),
   }
 }
@@ -220,19 +139,20 @@ export async function changePerson(
       if (role === undefined) throw new InputError('role', role, `one of ${ROLES.join(', ')}`)
       if (role !== 'lead') await requireAnotherLead(inside, id, 'role', role)
       await people.updatePerson(inside, id, { role })
+      if (role !== 'lead') await endInvitationsOf(inside, id)
       await note(inside, 'role-changed', { subject, detail: `${detail}: ${person.role} to ${role}` }, now)
     } else if (deed === 'leave') {
       await requireAnotherLead(inside, id, 'deed', deed)
       await people.updatePerson(inside, id, { leftAt: now })
-      await revoke(inside, { person: id }, now)
+      await endInvitationsOf(inside, id)
+      await revoke(inside, { person: id }, 'left', now)
       await note(inside, 'left', { subject, detail }, now)
     } else if (deed === 'come-back') {
       await people.updatePerson(inside, id, { leftAt: null })
       await note(inside, 'came-back', { subject, detail }, now)
     } else {
-      const value: Invitation = { workspace: inside.id, by: inside.person?.name ?? '', person: id }
       await note(inside, 'new-way-in', { subject, detail }, now)
-      return makeInvitation(inside.database, value, now)
+      return makeNewWayIn(inside, person, now)
     }
     return undefined
   })

@@ -1,7 +1,7 @@
 import type { AddressInfo, Server } from 'node:net'
 import { deleteCookie, getCookie, getRequestHeader, getRequestHeaders, setCookie, type H3Event } from 'h3'
 import type { Knex } from 'knex'
-import { ACCOUNT, mayDo, type Right } from '../../shared/people'
+import { ACCOUNT, mayDo, WAITING, type Right } from '../../shared/people'
 import { NotYours, SignedOut } from '../http/failures'
 import { noteSeen } from './audit'
 import { HOME } from '../workspace/workspace'
@@ -57,17 +57,23 @@ export function isHere({
 /**
  * Who asks, and for which workspace; nobody where nobody is signed in.
  *
- * @throws SignedOut for a device that is to forget what it has
+ * @throws SignedOut for a device that was signed out from elsewhere
  */
 export async function whoAsks(event: H3Event, database: Knex, now = new Date()): Promise<Admitted | undefined> {
   const secret = cookieOf(event)
-  const found = secret === undefined ? undefined : await readSignIn(database, secret, now)
+  const found = secret === undefined ? undefined : await readSignIn(database, secret, now, waitingOf(event))
   if (found) {
     const { id, name, role, workspace, device } = found
     return { workspace: { id: workspace, database, person: { id, name, role } }, device }
   }
   if (isFromHere(event) && !(await isPeopled(database))) return { workspace: { id: HOME, database } }
   return undefined
+}
+
+/** How many entries a device says that it has not sent. */
+function waitingOf(event: H3Event): number | undefined {
+  const said = getRequestHeader(event, WAITING)
+  return said !== undefined && /^\d{1,6}$/.test(said) ? Number(said) : undefined
 }
 
 /**
@@ -78,11 +84,11 @@ export async function whoAsks(event: H3Event, database: Knex, now = new Date()):
 export async function admit(event: H3Event, right: Right, database: () => Promise<Knex>): Promise<void> {
   if (right === 'anyone') return
   const admitted = await whoAsks(event, await database())
-  if (!admitted) throw new SignedOut(false)
+  if (!admitted) throw new SignedOut()
   const { workspace } = admitted
   // The device still holds the work of somebody else: it is not taken under this name.
   const whose = getRequestHeader(event, ACCOUNT)
-  if (whose !== undefined && whose !== workspace.person?.id) throw new SignedOut(false)
+  if (whose !== undefined && whose !== workspace.person?.id) throw new SignedOut()
   const role = workspace.person?.role ?? 'lead'
   if (!mayDo(role, right)) throw new NotYours(`This is not for a ${role} to do: ask whoever leads.`)
   // Without an account there is nobody of whom the rest could be told.

@@ -1,26 +1,15 @@
 import { randomInt } from 'node:crypto'
 import type { Knex } from 'knex'
-import type { Role } from '../../shared/people'
 import { hasPeople, insertOnce } from './repository'
-import { hashOfSecret, newSecret } from './signIns'
+import { hashOfSecret } from './signIns'
 
-/* Codes that are good once: the first account's from the terminal, an invitation's from a lead. */
+/* The code of the first account, shown on the terminal and good once. */
 
 /** Read aloud and typed with a glove: no letter that looks like another. 50 bits. */
 const LETTERS = '23456789ABCDEFGHJKMNPQRSTVWXYZ'
 const GROUPS = 3
 const GROUP = 4
 const FIRST_STANDS = 24 * 3600e3
-const INVITATION_STANDS = 7 * 24 * 3600e3
-
-/** What an invitation is for: somebody new, or a new way in for somebody who is here. */
-export interface Invitation {
-  workspace: string
-  by: string
-  role?: Role
-  name?: string
-  person?: string
-}
 
 /** @example codeAsKept('abcd-2345 efgh') // 'ABCD2345EFGH': typed with or without what divides it */
 export const codeAsKept = (code: string): string => code.toUpperCase().replace(/[\s-]/g, '')
@@ -37,16 +26,4 @@ export async function firstLeadCode(database: Knex, now = new Date()): Promise<s
   const expires = new Date(now.getTime() + FIRST_STANDS)
   await insertOnce(database, hashOfSecret(codeAsKept(code)), { kind: 'first-lead', value: {} }, expires)
   return code
-}
-
-/** @returns what stands in the link, shown once */
-export async function makeInvitation(
-  database: Knex,
-  value: Invitation,
-  now: Date,
-): Promise<{ token: string; expiresAt: Date }> {
-  const token = newSecret(128)
-  const expiresAt = new Date(now.getTime() + INVITATION_STANDS)
-  await insertOnce(database, hashOfSecret(token), { kind: 'invitation', value }, expiresAt)
-  return { token, expiresAt }
 }

@@ -147,3 +147,8 @@ export async function removePasskey(workspace: Workspace, id: string): Promise<v
   if (removed === 0) throw new NotFound('passkey', id.slice(0, 20))
   await note(workspace, 'passkey-removed')
 }
+
+/** Every passkey of a person: a new way in ends them. */
+export async function forgetPasskeys(database: Knex, person: string): Promise<void> {
+  await database('passkey').where({ person_id: person }).delete()
+}

@@ -3,14 +3,14 @@ import { database } from '../database'
 import { deviceOf } from '../http/asker'
 import { NotFound, SignedOut } from '../http/failures'
 import type { Workspace } from '../workspace/workspace'
-import type { SessionAnswer } from '../../shared/contract'
+import type { DeviceOut, SessionAnswer } from '../../shared/contract'
 import { note } from './audit'
 import { cookieOf, dropCookie, isPeopled, keepCookie, whoAsks } from './admit'
 import { readWorkspace, type PersonRow } from './repository'
 import { revoke } from './signInRows'
 import { endSignIn, startSignIn } from './signIns'
 
-/** @throws SignedOut for a device that is to forget what it has */
+/** @throws SignedOut for a device that was signed out from elsewhere */
 export async function readSession(event: H3Event): Promise<SessionAnswer> {
   const opened = await database()
   const [asks, hasPeople] = await Promise.all([whoAsks(event, opened), isPeopled(opened)])
@@ -54,12 +54,20 @@ export async function leave(event: H3Event): Promise<{ state: 'out' }> {
   return { state: 'out' }
 }
 
-/** @throws NotFound for a device that is not signed in here */
+/**
+ * Signs a device out from elsewhere.
+ *
+ * @param isLost it deletes what it has not sent, too
+ * @returns what it had not sent when it was last heard
+ * @throws NotFound for a device that is not signed in here
+ */
 export async function signDeviceOut(
   workspace: Workspace,
-  of: { device: string; person?: string },
-): Promise<{ revoked: true }> {
-  if ((await revoke(workspace, of, new Date())) === 0) throw new NotFound('device', of.device)
-  await note(workspace, 'device-revoked', { subject: of.device })
-  return { revoked: true }
+  chosen: { device: string; person?: string },
+  isLost: boolean,
+): Promise<DeviceOut> {
+  const [device] = await revoke(workspace, chosen, isLost ? 'lost' : 'signed-out', new Date())
+  if (!device) throw new NotFound('device', chosen.device)
+  await note(workspace, isLost ? 'device-lost' : 'device-revoked', { subject: chosen.device })
+  return { waiting: device.waiting, seenAt: device.seenAt.toISOString() }
 }

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
-import type { Role } from '../../shared/people'
+import type { DeviceAnswer } from '../../shared/contract'
+import type { OutReason, Role } from '../../shared/people'
 import type { Workspace } from '../workspace/workspace'
 
 /** A sign-in of a device, and who it is. */
@@ -10,11 +11,13 @@ export interface SignInRow {
   name: string
   role: Role
   seenAt: Date
-  revokedAt: Date | null
+  /** Why it was signed out from elsewhere, where it was. */
+  revoked: { why: OutReason; by?: string } | undefined
+  waiting: number
 }
 
 const FIND =
-  'select s.id, s.seen_at, s.revoked_at, p.id as person, p.workspace, p.name, p.role from sign_in s ' +
+  'select s.id, s.seen_at, s.revoked_at, s.revoked_why, s.revoked_by, s.waiting, p.id as person, p.workspace, p.name, p.role from sign_in s ' +
   'join person p on p.id = s.person_id where s.hash = ? and s.expires_at > ? and s.seen_at > ?'
 
 /**
@@ -35,7 +38,10 @@ export async function findSignIn(
       name: row.name,
       role: row.role,
       seenAt: row.seen_at,
-      revokedAt: row.revoked_at,
+      waiting: row.waiting,
+      revoked: row.revoked_at
+        ? { why: row.revoked_why ?? 'signed-out', ...(row.revoked_by === null ? {} : { by: row.revoked_by }) }
+        : undefined,
     }
   )
 }
@@ -55,8 +61,9 @@ export async function insertSignIn(
   })
 }
 
-export async function touchSignIn(database: Knex, id: string, now: Date): Promise<void> {
-  await database('sign_in').where({ id }).update({ seen_at: now })
+/** @param waiting entries that the device has not sent */
+export async function touchSignIn(database: Knex, id: string, now: Date, waiting: number): Promise<void> {
+  await database('sign_in').where({ id }).update({ seen_at: now, waiting })
 }
 
 /** Whoever signs out needs no row; a revoked device finds one that says so. */
@@ -70,9 +77,12 @@ export interface DeviceRow {
   device: string
   madeAt: Date
   seenAt: Date
+  waiting: number
+  /** It was signed out from elsewhere, and has not been heard since. */
+  out: OutReason | undefined
 }
 
-/** Devices that are signed in, of one person or of all here; the last used first. */
+/** Devices of one person or of all here, until they have heard that they are signed out; the last used first. */
 export async function devicesOf(
   { id, database }: Workspace,
   { person, idleSince }: { person?: string; idleSince: Date },
@@ -80,10 +90,9 @@ export async function devicesOf(
   const query = database('sign_in')
     .join('person', 'person.id', 'sign_in.person_id')
     .where({ workspace: id })
-    .whereNull('revoked_at')
     .andWhere('seen_at', '>', idleSince)
     .orderBy('seen_at', 'desc')
-    .select('sign_in.id', 'person_id', 'device', 'sign_in.made_at', 'seen_at')
+    .select('sign_in.id', 'person_id', 'device', 'sign_in.made_at', 'seen_at', 'waiting', 'revoked_at', 'revoked_why')
   if (person !== undefined) query.andWhere({ person_id: person })
   return (await query).map((row) => ({
     id: row.id,
@@ -91,25 +100,44 @@ export async function devicesOf(
     device: row.device,
     madeAt: row.made_at,
     seenAt: row.seen_at,
+    waiting: row.waiting,
+    out: row.revoked_at ? (row.revoked_why ?? 'signed-out') : undefined,
   }))
 }
 
+/** A device as it is told to its owner and to a lead. */
+export const deviceAnswer = ({ id, device, seenAt, waiting, out }: DeviceRow): DeviceAnswer => ({
+  id,
+  says: device,
+  seenAt: seenAt.toISOString(),
+  waiting,
+  ...(out === undefined ? {} : { out }),
+})
+
 /**
- * Devices are to forget what they have, at their next contact.
+ * Devices are signed out at their next contact: they delete what the server has, and a lost one deletes the rest too.
  *
- * @param of a device of one person, or all of a person but one
- * @returns how many
+ * @param chosen a device of one person, or all of a person but one
+ * @returns the devices, as they were when they were last heard
  */
 export async function revoke(
-  { id, database }: Workspace,
-  of: { device?: string; person?: string; but?: string },
+  { id, database, person: by }: Workspace,
+  chosen: { device?: string; person?: string; but?: string },
+  why: OutReason,
   now: Date,
-): Promise<number> {
+): Promise<Pick<DeviceRow, 'id' | 'seenAt' | 'waiting'>[]> {
   const query = database('sign_in')
     .whereIn('person_id', database('person').where({ workspace: id }).select('id'))
-    .whereNull('revoked_at')
-  if (of.device !== undefined) query.andWhere({ id: of.device })
-  if (of.person !== undefined) query.andWhere({ person_id: of.person })
-  if (of.but !== undefined) query.andWhereNot({ id: of.but })
-  return query.update({ revoked_at: now })
+    // One that was merely signed out may turn out to be lost before it is heard again.
+    .where((open) => void open.whereNull('revoked_at').orWhereRaw('? = ? and revoked_why <> ?', [why, 'lost', 'lost']))
+  if (chosen.device !== undefined) query.andWhere({ id: chosen.device })
+  if (chosen.person !== undefined) query.andWhere({ person_id: chosen.person })
+  if (chosen.but !== undefined) query.andWhereNot({ id: chosen.but })
+  const devices = (await query.clone().forUpdate().select('id', 'seen_at', 'waiting')) as {
+    id: string
+    seen_at: Date
+    waiting: number
+  }[]
+  await query.update({ revoked_at: now, revoked_why: why, revoked_by: by?.name ?? null })
+  return devices.map(({ seen_at: seenAt, ...rest }) => ({ ...rest, seenAt }))
 }

@@ -15,6 +15,8 @@ export const STANDS = 90 * DAY
 const IDLE = 30 * DAY
 /** How exactly it is known when somebody was last here, ms: not every request writes. */
 const SEEN_EVERY = 5 * 60e3
+/** How soon another count of unsent entries is written down, ms. */
+const COUNTED_EVERY = 30e3
 
 export const newSecret = (bits: number): string => randomBytes(bits / 8).toString('base64url')
 export const hashOfSecret = (secret: string): string => createHash('sha256').update(secret).digest('hex')
@@ -47,13 +49,21 @@ export interface SignedIn extends Person {
  * Who a cookie names.
  *
  * @returns undefined where it names nobody any more
- * @throws SignedOut for a device that is to forget what it has
+ * @param waiting entries that the device says it has not sent; without it, as before
+ * @throws SignedOut for a device that was signed out from elsewhere
  */
-export async function readSignIn(database: Knex, secret: string, now: Date): Promise<SignedIn | undefined> {
+export async function readSignIn(
+  database: Knex,
+  secret: string,
+  now: Date,
+  waiting?: number,
+): Promise<SignedIn | undefined> {
   const row = await findSignIn(database, hashOfSecret(secret), now, idleSince(now))
   if (!row) return undefined
-  if (row.revokedAt) throw new SignedOut(true)
-  if (now.getTime() - row.seenAt.getTime() > SEEN_EVERY) await touchSignIn(database, row.id, now)
+  if (row.revoked) throw new SignedOut(row.revoked)
+  const unsent = waiting ?? row.waiting
+  const since = now.getTime() - row.seenAt.getTime()
+  if (since > (unsent === row.waiting ? SEEN_EVERY : COUNTED_EVERY)) await touchSignIn(database, row.id, now, unsent)
   return { id: row.person, name: row.name, role: row.role, workspace: row.workspace, device: row.id }
 }
 

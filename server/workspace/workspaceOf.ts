@@ -18,6 +18,6 @@ export const workspaceOf = (event: H3Event): Workspace => admittedOf(event).work
 
 export function admittedOf(event: H3Event): Admitted {
   const admitted = event.context.admitted as Admitted | undefined
-  if (!admitted) throw new SignedOut(false)
+  if (!admitted) throw new SignedOut()
   return admitted
 }

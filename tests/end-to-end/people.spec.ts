@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect, staysOpen, test, type APIRequestContext, type Browser, type Page } from './test'
 import type { Knex } from 'knex'
@@ -135,7 +136,7 @@ test('a technician comes by an invitation, and may not change prices or people',
   await robin.context().close()
   const late = await newDevice(browser)
   await late.goto(invitation)
-  await expect(late.getByText('used up, over, or never was', { exact: false })).toBeVisible()
+  await expect(late.getByText('taken back, is over, or never was', { exact: false })).toBeVisible()
   await late.context().close()
 })
 
@@ -152,13 +153,16 @@ test('a sign-in that ran out keeps what is entered, and sends it when the same p
   await expect(robin.getByText('Signed out. What you enter waits on this device.')).toBeVisible()
   await expectUsable(robin, 'signed out')
   await robin.getByRole('link', { name: 'Sign in' }).click()
-  // Somebody else does not send it under their own name.
+  // Somebody else neither sends it under their own name nor deletes it.
   await fill(robin, { 'Name to sign in with': 'wren', Password: GOOD })
   await robin.getByRole('button', { name: 'Sign in', exact: true }).click()
-  await expect(robin.getByText('1 thing that Robin entered waits here.', { exact: false })).toBeVisible()
-  await robin.reload()
+  await expectSignedIn(robin, 'Wren')
+  await robin.goto('/sign-in')
+  await expect(robin.getByText('1 entry by Robin has not been sent.', { exact: false })).toBeVisible()
   await fill(robin, { 'Name to sign in with': 'robin', Password: GOOD })
   await robin.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expectSignedIn(robin, 'Robin')
+  await robin.goto(`/jobs/${id}/look?post=T3`)
   await expect(robin.getByRole('heading', { name: 'T3: what do you see?' })).toBeVisible()
   // Between two tries there may be eight seconds.
   await expect(saveSign(robin)).toHaveText('all saved', { timeout: 30_000 })
@@ -172,7 +176,7 @@ test('a sign-in that ran out keeps what is entered, and sends it when the same p
   await robin.context().close()
 })
 
-test('a device that was signed out from elsewhere forgets what it has at its next contact', async ({ browser }) => {
+test('a device that is called lost deletes what it has at its next contact', async ({ browser }) => {
   const robin = await newDevice(browser)
   await signIn(robin, 'robin')
   await robin
@@ -186,14 +190,16 @@ test('a device that was signed out from elsewhere forgets what it has at its nex
   await lead.goto('/people?part=people')
   await lead.getByRole('button', { name: 'Change Robin' }).click()
   await expectUsable(lead, 'what can be changed about somebody')
-  const device = lead.getByRole('listitem', { name: 'Robin' }).getByRole('button', { name: 'Sign it out' })
+  const device = lead.getByRole('listitem', { name: 'Robin' }).getByRole('button', { name: 'Lost or stolen' })
   await expect(device.first()).toBeVisible()
   for (let left = await device.count(); left > 0; left--) {
     await device.first().click()
+    await lead.getByRole('button', { name: 'Lost: delete everything on it' }).click()
     await expect(device).toHaveCount(left - 1)
   }
+  await expect(lead.getByText('It had sent everything when it was last heard', { exact: false })).toBeVisible()
   await robin.goto('/')
-  await expect(robin.getByText('has forgotten what it kept', { exact: false })).toBeVisible()
+  await expect(robin.getByText('This device was called lost by Wren: everything on it was deleted.')).toBeVisible()
   expect(await robin.evaluate(() => JSON.stringify({ ...localStorage }))).not.toContain('Robin')
   const jobs = await robin.evaluate(
     () =>
@@ -236,6 +242,40 @@ test('a passkey is made, and is enough to come in', async ({ browser }) => {
   await robin.context().close()
 })
 
+test('a device that is merely signed out keeps what it has not sent, for its own person', async ({ browser }) => {
+  const robin = await newDevice(browser)
+  await signIn(robin, 'robin')
+  await expect(jobsOf(robin)).toBeVisible()
+  const id = await importJob(robin.request, trialJob('Taken off the list'))
+  await robin.goto(`/jobs/${id}/look?post=T3`)
+  await ready(robin)
+  await robin.route('**/commands', (route) => route.abort())
+  await answer(robin, 'at the ground line').click()
+  await expect(saveSign(robin)).not.toHaveText('all saved')
+  await lead.goto('/people?part=people')
+  await lead.getByRole('button', { name: 'Change Robin' }).click()
+  await lead.getByRole('listitem', { name: 'Robin' }).getByRole('button', { name: 'Sign it out' }).first().click()
+  await expect(lead.getByText('It is signed out at its next contact.', { exact: false })).toBeVisible()
+  await robin.unroute('**/commands')
+  await robin.goto('/')
+  await expect(robin.getByText('This device was signed out by Wren.')).toBeVisible()
+  await expect(robin.getByText('1 entry by Robin has not been sent.', { exact: false })).toBeVisible()
+  await expectUsable(robin, 'what is held')
+  const [file] = await Promise.all([
+    robin.waitForEvent('download'),
+    robin.getByRole('button', { name: 'Save as a file for a lead' }).click(),
+  ])
+  const held = JSON.parse(readFileSync(await file.path(), 'utf8')) as { entries: { topic: string }[] }
+  expect(held.entries.map(({ topic }) => topic)).toEqual([id])
+  await fill(robin, { 'Name to sign in with': 'robin', Password: GOOD })
+  await robin.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expectSignedIn(robin, 'Robin')
+  await expect
+    .poll(async () => JSON.stringify(await (await lead.request.get(`/api/jobs/${id}`)).json()))
+    .toContain('at-ground-line')
+  await robin.context().close()
+})
+
 test('whoever signs out while something waits is asked', async ({ browser }) => {
   const robin = await newDevice(browser)
   await signIn(robin, 'robin')
@@ -248,9 +288,10 @@ test('whoever signs out while something waits is asked', async ({ browser }) => 
   await robin.getByRole('link', { name: 'Vindex: all jobs' }).click()
   await goElsewhere(robin, 'Robin')
   await robin.getByRole('button', { name: 'Sign out' }).click()
-  await expect(robin.getByText('1 thing that you entered has not been sent.', { exact: false })).toBeVisible()
+  await expect(robin.getByText('1 entry has not been sent.', { exact: false })).toBeVisible()
   await robin.getByRole('button', { name: 'Sign out all the same' }).click()
   await expect(robin.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  await expect(robin.getByText('1 entry by Robin has not been sent.', { exact: false })).toBeVisible()
   await robin.context().close()
 })
 
@@ -259,6 +300,7 @@ test('what was done is written down, by whom', async () => {
   for (const words of [
     'Robin made a passkey',
     'Wren signed a device out',
+    'Wren called a device lost',
     'Robin came here',
     'Wren made the first account',
   ])

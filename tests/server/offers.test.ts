@@ -45,7 +45,7 @@ const yes = (checksum: string, more: Partial<OfferAnswer> = {}): OfferAnswer => 
 describe('an offer that was sent', () => {
   it('stays byte for byte the same after every price has changed and the tables were upgraded', async () => {
     const job = await newJob()
-    const kept = await keepOffer(workspace(), job, someOffer())
+    const kept = await keepOffer(workspace(), job, someOffer(), NOW)
     const [before] = await readOffers(workspace(), job, NOW)
     const bytes = await readOfferPdf(workspace(), job, kept.offer.id)
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-')
@@ -87,11 +87,11 @@ describe('an offer that was sent', () => {
   it('is kept once, under the next number of its job; another under its name is refused', async () => {
     const job = await newJob()
     const draft = someOffer()
-    const first = await keepOffer(workspace(), job, draft)
+    const first = await keepOffer(workspace(), job, draft, NOW)
     expect(first.offer.number).toBe(1)
-    expect(await keepOffer(workspace(), job, draft)).toEqual(first)
-    await expect(keepOffer(workspace(), job, { ...draft, customer: 'somebody else' })).rejects.toThrow(Taken)
-    const more = await Promise.all([someOffer(), someOffer()].map((each) => keepOffer(workspace(), job, each)))
+    expect(await keepOffer(workspace(), job, draft, NOW)).toEqual(first)
+    await expect(keepOffer(workspace(), job, { ...draft, customer: 'somebody else' }, NOW)).rejects.toThrow(Taken)
+    const more = await Promise.all([someOffer(), someOffer()].map((each) => keepOffer(workspace(), job, each, NOW)))
     expect(more.map(({ offer }) => offer.number).sort()).toEqual([2, 3])
     expect((await readOffers(workspace(), job, NOW)).map(({ state }) => state)).toEqual([
       'sent',
@@ -102,7 +102,7 @@ describe('an offer that was sent', () => {
 
   it('keeps its job from being forgotten, and is no part of its document', async () => {
     const job = await newJob()
-    await keepOffer(workspace(), job, someOffer())
+    await keepOffer(workspace(), job, someOffer(), NOW)
     expect((await readStoredJob(workspace(), job)).document).not.toHaveProperty('offers')
     await deleteJob(workspace(), job, new Date('2026-01-01T00:00:00Z'))
     await forgetDeleted(database(), pictures, NOW)
@@ -111,9 +111,9 @@ describe('an offer that was sent', () => {
   })
 
   it('of an unknown job is none', async () => {
-    await expect(keepOffer(workspace(), 'nothing', someOffer())).rejects.toThrow(NotFound)
+    await expect(keepOffer(workspace(), 'nothing', someOffer(), NOW)).rejects.toThrow(NotFound)
     const [job, other] = [await newJob(), await newJob()]
-    const { offer } = await keepOffer(workspace(), job, someOffer())
+    const { offer } = await keepOffer(workspace(), job, someOffer(), NOW)
     await expect(readOfferPdf(workspace(), other, offer.id)).rejects.toThrow(NotFound)
   })
 })
@@ -121,7 +121,7 @@ describe('an offer that was sent', () => {
 describe('a customer', () => {
   it('sees one offer by its link, takes an option of it, and is named with the page that was seen', async () => {
     const job = await newJob()
-    const kept = await keepOffer(workspace(), job, someOffer())
+    const kept = await keepOffer(workspace(), job, someOffer(), NOW)
     const { token } = await makeLink(workspace(), job, kept.offer.id, NOW)
     expect(token).toMatch(/^[\w-]{22}$/)
     expect(JSON.stringify(await database()('offer_link').select())).not.toContain(token)
@@ -139,7 +139,7 @@ describe('a customer', () => {
 
   it('follows the work of its job: which posts are finished, and the page of each that the offer names, of no other', async () => {
     const job = await newJob()
-    const kept = await keepOffer(workspace(), job, someOffer())
+    const kept = await keepOffer(workspace(), job, someOffer(), NOW)
     const { token } = await makeLink(workspace(), job, kept.offer.id, NOW)
     const { work } = await readByLink(database(), token, NOW)
     const { document, version } = await readStoredJob(workspace(), job)
@@ -164,7 +164,7 @@ describe('a customer', () => {
 
   it('has no other link, and none after thirty days', async () => {
     const job = await newJob()
-    const { offer } = await keepOffer(workspace(), job, someOffer())
+    const { offer } = await keepOffer(workspace(), job, someOffer(), NOW)
     const { token, expiresAt } = await makeLink(workspace(), job, offer.id, NOW)
     await expect(readByLink(database(), 'x'.repeat(22), NOW)).rejects.toThrow(NotFound)
     await expect(readByLink(database(), token, new Date(expiresAt))).rejects.toThrow(NotFound)
@@ -176,7 +176,7 @@ describe('a customer', () => {
     ['it too late', (sum: string) => yes(sum, { at: '2026-12-24T08:00:00Z' }), 'still open'],
   ])('cannot accept %s', async (_what, answer, says) => {
     const job = await newJob()
-    const { offer, checksum } = await keepOffer(workspace(), job, someOffer())
+    const { offer, checksum } = await keepOffer(workspace(), job, someOffer(), NOW)
     const refused = answerOffer(workspace(), job, offer.id, answer(checksum), NOW)
     await expect(refused).rejects.toThrow(InputError)
     await expect(refused).rejects.toThrow(says)
@@ -184,8 +184,8 @@ describe('a customer', () => {
 
   it('cannot accept one that another has replaced', async () => {
     const job = await newJob()
-    const first = await keepOffer(workspace(), job, someOffer())
-    await keepOffer(workspace(), job, someOffer())
+    const first = await keepOffer(workspace(), job, someOffer(), NOW)
+    await keepOffer(workspace(), job, someOffer(), NOW)
     await expect(answerOffer(workspace(), job, first.offer.id, yes(first.checksum), NOW)).rejects.toThrow('the newest')
   })
 })
@@ -193,7 +193,7 @@ describe('a customer', () => {
 describe('the links to an offer', () => {
   it('are taken back at once, and a new one opens it again', async () => {
     const job = await newJob()
-    const { offer } = await keepOffer(workspace(), job, someOffer())
+    const { offer } = await keepOffer(workspace(), job, someOffer(), NOW)
     const links = [await makeLink(workspace(), job, offer.id, NOW), await makeLink(workspace(), job, offer.id, NOW)]
     await expect(takeBackLinks({ ...workspace(), id: 'elsewhere' }, job, offer.id, NOW)).rejects.toThrow(NotFound)
     expect((await readByLink(database(), links[0]!.token, NOW)).offer.id).toBe(offer.id)
@@ -233,8 +233,8 @@ describe('two firms', () => {
 describe('what waits on the list of jobs', () => {
   it('is the newest offer of each job, until it has been answered for two weeks', async () => {
     const job = await newJob()
-    await keepOffer(workspace(), job, someOffer())
-    const { offer, checksum } = await keepOffer(workspace(), job, someOffer())
+    await keepOffer(workspace(), job, someOffer(), NOW)
+    const { offer, checksum } = await keepOffer(workspace(), job, someOffer(), NOW)
     const mine = async (now: Date) =>
       (await readOfferWatch(workspace(), now)).offers.filter(({ jobId }) => jobId === job)
     expect(await mine(NOW)).toMatchObject([{ number: 2, state: 'sent', validUntil: '2026-12-23' }])

@@ -1,19 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { InputError } from '../../core/errors'
 import { mayDo } from '../../shared/people'
-import { NotFound, SignedOut, Taken, TooMuch, WrongSignIn } from '../../server/http/failures'
+import type { SignedOut } from '../../server/http/failures'
+import { NotFound, Taken, TooMuch, WrongSignIn } from '../../server/http/failures'
 import { deviceWords } from '../../server/http/devices'
 import { isOwnPage } from '../../server/http/hosts'
-import {
-  changePassword,
-  changePerson,
-  checkSignIn,
-  invite,
-  join,
-  makeFirstLead,
-  readInvitation,
-  readPeople,
-} from '../../server/people/accounts'
+import { changePassword, changePerson, checkSignIn, makeFirstLead, readPeople } from '../../server/people/accounts'
+import { invite, join, openInvitations, readInvitation, takeBackInvitation } from '../../server/people/invitations'
 import { isHere } from '../../server/people/admit'
 import { auditBefore, noteSeen, seenBy } from '../../server/people/audit'
 import { codeAsKept, firstLeadCode } from '../../server/people/codes'
@@ -152,6 +145,13 @@ describe('signing in', () => {
   })
 })
 
+/** Why a sign-in was ended from elsewhere. */
+const why = (secret: string) =>
+  readSignIn(database(), secret, NOW).then(
+    () => undefined,
+    (error: SignedOut) => error.revoked,
+  )
+
 describe('a sign-in', () => {
   const start = (now = NOW) => startSignIn(database(), { person: lead.id, device: 'Linux, Chromium', now })
   it('names who it is, until it is over, idle or signed out', async () => {
@@ -169,13 +169,36 @@ describe('a sign-in', () => {
     const secret = await start()
     expect(JSON.stringify(await database()('sign_in'))).not.toContain(secret)
   })
-  it('that was taken back says so, so that its device forgets', async () => {
+  it('that was taken back says why and by whom, and what the device had not sent', async () => {
     const secret = await start()
     const { device } = (await readSignIn(database(), secret, NOW))!
-    expect(await revoke({ ...workspace(), id: 'elsewhere' }, { device }, NOW)).toBe(0)
+    await readSignIn(database(), secret, at(1), 3)
+    expect(await revoke({ ...workspace(), id: 'elsewhere' }, { device }, 'lost', NOW)).toEqual([])
     expect(await readSignIn(database(), secret, NOW)).toBeDefined()
-    expect(await revoke(as(lead), { device }, NOW)).toBe(1)
-    await expect(readSignIn(database(), secret, NOW)).rejects.toThrow(SignedOut)
+    const told = [{ id: device, seenAt: at(1), waiting: 3 }]
+    expect(await revoke(as(lead), { device }, 'signed-out', at(2))).toEqual(told)
+    expect(await why(secret)).toEqual({ why: 'signed-out', by: 'Wren' })
+    // Signed out already; only that it is lost is news.
+    expect(await revoke(as(lead), { device }, 'password', at(2))).toEqual([])
+    expect(await revoke(as(lead), { device }, 'lost', at(3))).toEqual(told)
+    expect(await why(secret)).toEqual({ why: 'lost', by: 'Wren' })
+    const { people } = await readPeople(as(lead), at(3))
+    expect(people.flatMap(({ devices }) => devices).find(({ id }) => id === device)).toMatchObject({
+      waiting: 3,
+      out: 'lost',
+    })
+  })
+  it('writes down another count of unsent entries after half a minute', async () => {
+    const secret = await start()
+    const { device } = (await readSignIn(database(), secret, NOW))!
+    const waiting = async () => (await database()('sign_in').where({ id: device }).first('waiting')).waiting as number
+    await readSignIn(database(), secret, new Date(NOW.getTime() + 29e3), 2)
+    expect(await waiting()).toBe(0)
+    await readSignIn(database(), secret, new Date(NOW.getTime() + 31e3), 2)
+    expect(await waiting()).toBe(2)
+    // A request that says nothing of it changes nothing.
+    await readSignIn(database(), secret, at(1))
+    expect(await waiting()).toBe(2)
   })
 })
 
@@ -206,8 +229,17 @@ describe('who works here', () => {
     const link = (await changePerson(as(lead), finch.id, { deed: 'new-way-in' }, NOW))!
     expect(await readInvitation(database(), link.token, NOW)).toMatchObject({ signInName: finch.signInName })
     const other = 'seven brown paper kites'
+    await database()('passkey').insert({
+      id: 'key-of-finch',
+      person_id: finch.id,
+      public_key: Buffer.from('key'),
+      counter: 0,
+      name: 'phone',
+      made_at: NOW,
+    })
     await join(database(), { token: link.token, name: 'x', signInName: 'ignored', password: other }, NOW)
-    await expect(readSignIn(database(), secret, NOW)).rejects.toThrow(SignedOut)
+    expect(await why(secret)).toEqual({ why: 'new-way-in', by: 'Wren' })
+    expect(await database()('passkey').where({ person_id: finch.id })).toEqual([])
     const found = await checkSignIn(database(), { signInName: finch.signInName, password: other }, asked)
     expect(found.id).toBe(finch.id)
   })
@@ -220,8 +252,53 @@ describe('who works here', () => {
     await expect(changePassword(as(lead), { before: 'wrong', after }, how)).rejects.toThrow(WrongSignIn)
     await changePassword(as(lead), { before: GOOD, after }, how)
     expect(await readSignIn(database(), here, NOW)).toBeDefined()
-    await expect(readSignIn(database(), there, NOW)).rejects.toThrow(SignedOut)
+    expect(await why(there)).toEqual({ why: 'password', by: 'Wren' })
     await changePassword(as(lead), { before: after, after: GOOD }, how)
+  })
+  it('lists links that were not used, and takes them back', async () => {
+    const one = await invite(as(lead), { name: 'Siskin', role: 'technician' }, NOW)
+    await invite(as(lead), { name: 'Linnet', role: 'office' }, NOW)
+    const open = await openInvitations(as(lead), NOW)
+    expect(open.map(({ name, role, by }) => [name, role, by])).toEqual([
+      ['Linnet', 'office', 'Wren'],
+      ['Siskin', 'technician', 'Wren'],
+    ])
+    expect((await readPeople(as(lead), NOW)).invitations).toEqual(open)
+    expect(JSON.stringify(open)).not.toContain(one.token)
+    const elsewhere = { ...as(lead), id: 'elsewhere' }
+    expect(await openInvitations(elsewhere, NOW)).toEqual([])
+    await expect(takeBackInvitation(elsewhere, open[1]!.id, NOW)).rejects.toThrow(NotFound)
+    await takeBackInvitation(as(lead), open[1]!.id, NOW)
+    await expect(readInvitation(database(), one.token, NOW)).rejects.toThrow(NotFound)
+    await expect(takeBackInvitation(as(lead), open[1]!.id, NOW)).rejects.toThrow(NotFound)
+    expect((await openInvitations(as(lead), NOW)).map(({ name }) => name)).toEqual(['Linnet'])
+  })
+  it('comes by no link of a lead who was taken out, or leads no more', async () => {
+    const add = async (name: string) => {
+      const { token } = await invite(as(lead), { name, role: 'lead' }, NOW)
+      return join(database(), { token, name, signInName: name, password: GOOD }, NOW)
+    }
+    for (const deed of [{ deed: 'leave' }, { deed: 'role', role: 'office' }] as const) {
+      const rook = await add(`rook-${deed.deed}`)
+      const links = [
+        await invite(as(rook), { name: 'Rook again', role: 'lead' }, NOW),
+        (await changePerson(as(rook), lead.id, { deed: 'new-way-in' }, NOW))!,
+      ]
+      await changePerson(as(lead), rook.id, deed, NOW)
+      // Links that one server made while another took their maker out have the maker's row against them.
+      links.push(await invite(as(rook), { name: 'Rook again', role: 'lead' }, NOW))
+      for (const { token } of links) {
+        await expect(readInvitation(database(), token, NOW)).rejects.toThrow(NotFound)
+        const account = { token, name: 'Rook', signInName: 'rook-again', password: GOOD }
+        await expect(join(database(), account, NOW)).rejects.toThrow(NotFound)
+      }
+      // Back again, the links of before stay ended.
+      if (deed.deed === 'leave') await changePerson(as(lead), rook.id, { deed: 'come-back' }, NOW)
+      else await changePerson(as(lead), rook.id, { deed: 'role', role: 'lead' }, NOW)
+      await expect(readInvitation(database(), links[0]!.token, NOW)).rejects.toThrow(NotFound)
+      await changePerson(as(lead), rook.id, { deed: 'leave' }, NOW)
+    }
+    expect((await checkSignIn(database(), { signInName: lead.signInName, password: GOOD }, asked)).id).toBe(lead.id)
   })
   it('leaves with every device, and can come back; the last who leads stays', async () => {
     const others = (await readPeople(as(lead), NOW)).people
@@ -230,7 +307,7 @@ describe('who works here', () => {
     await expect(changePerson(as(lead), lead.id, { deed: 'leave' }, NOW)).rejects.toThrow('somebody else leads')
     await expect(changePerson(as(lead), lead.id, { deed: 'role', role: 'office' }, NOW)).rejects.toThrow('leads')
     await changePerson(as(lead), finch.id, { deed: 'leave' }, NOW)
-    await expect(readSignIn(database(), secret, NOW)).rejects.toThrow(SignedOut)
+    expect(await why(secret)).toEqual({ why: 'left', by: 'Wren' })
     const tried = checkSignIn(database(), { signInName: finch.signInName, password: 'seven brown paper kites' }, asked)
     await expect(tried).rejects.toThrow(WrongSignIn)
     await changePerson(as(lead), finch.id, { deed: 'come-back' }, NOW)

@@ -1,7 +1,7 @@
 import { answering } from '../../http/answering'
 import { invitationToken } from '../../http/body'
 import { database } from '../../database'
-import { readInvitation } from '../../people/accounts'
+import { readInvitation } from '../../people/invitations'
 import type { InvitationAnswer } from '../../../shared/contract'
 
 /** What an invitation says, for whoever holds it. */

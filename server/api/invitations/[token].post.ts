@@ -1,7 +1,7 @@
 import { answering } from '../../http/answering'
 import { invitationToken } from '../../http/body'
 import { database } from '../../database'
-import { join } from '../../people/accounts'
+import { join } from '../../people/invitations'
 import { readJoining } from '../../people/read'
 import { enter } from '../../people/session'
 

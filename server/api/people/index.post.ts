@@ -1,5 +1,5 @@
 import { answering } from '../../http/answering'
-import { invite } from '../../people/accounts'
+import { invite } from '../../people/invitations'
 import { linkAnswer, readInvited } from '../../people/read'
 import { workspaceOf } from '../../workspace/workspaceOf'
 

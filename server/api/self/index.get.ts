@@ -1,6 +1,6 @@
 import { answering } from '../../http/answering'
 import { passkeysOf } from '../../people/passkeys'
-import { devicesOf } from '../../people/signInRows'
+import { deviceAnswer, devicesOf } from '../../people/signInRows'
 import { idleSince } from '../../people/signIns'
 import { admittedOf } from '../../workspace/workspaceOf'
 import type { SelfAnswer } from '../../../shared/contract'
@@ -13,12 +13,7 @@ export default answering(async (event): Promise<SelfAnswer> => {
     passkeysOf(workspace),
   ])
   return {
-    devices: devices.map(({ id, device, seenAt }) => ({
-      id,
-      says: device,
-      seenAt: seenAt.toISOString(),
-      ...(id === here ? { isThis: true } : {}),
-    })),
+    devices: devices.map((device) => ({ ...deviceAnswer(device), ...(device.id === here ? { isThis: true } : {}) })),
     passkeys,
   }
 })

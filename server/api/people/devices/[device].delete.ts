@@ -1,7 +1,9 @@
 import { answering } from '../../../http/answering'
-import { deviceIdentity } from '../../../http/body'
+import { deviceIdentity, isSaidLost } from '../../../http/body'
 import { signDeviceOut } from '../../../people/session'
 import { workspaceOf } from '../../../workspace/workspaceOf'
 
-/** Signs anybody's device out: it forgets what it has at its next contact. */
-export default answering(async (event) => signDeviceOut(workspaceOf(event), { device: deviceIdentity(event) }))
+/** Signs anybody's device out; one that is lost deletes what it has not sent, too. */
+export default answering(async (event) =>
+  signDeviceOut(workspaceOf(event), { device: deviceIdentity(event) }, isSaidLost(event)),
+)

@@ -1,10 +1,11 @@
 import { answering } from '../../../http/answering'
-import { deviceIdentity } from '../../../http/body'
+import { deviceIdentity, isSaidLost } from '../../../http/body'
 import { signDeviceOut } from '../../../people/session'
 import { workspaceOf } from '../../../workspace/workspaceOf'
 
-/** Signs one of one's own devices out: it forgets what it has at its next contact. */
+/** Signs one of one's own devices out; one that is lost deletes what it has not sent, too. */
 export default answering(async (event) => {
   const workspace = workspaceOf(event)
-  return signDeviceOut(workspace, { device: deviceIdentity(event), person: workspace.person!.id })
+  const chosen = { device: deviceIdentity(event), person: workspace.person!.id }
+  return signDeviceOut(workspace, chosen, isSaidLost(event))
 })
