@@ -37,7 +37,7 @@ useEventListener('focus', whoIsHere)
 // What waits, of whatever job, goes out when there may be a signal again.
 onMounted(async () => {
   await takeBackOwn()
-  await Promise.all([queue.wake(), tray.load()])
+  await Promise.all([queue.wake(), tray.load(), storage.prepare()])
 })
 // A browser that is short of room asks nobody before it clears what was not asked to stay.
 onMounted(() => void navigator.storage?.persist?.())

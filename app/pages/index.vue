@@ -17,7 +17,7 @@ import { useJobList } from '~/jobs/useJobList'
 import type { ListedJob } from '~~/shared/contract'
 import { session } from '~/session/account'
 import FirstWalkOffer from '~/shell/FirstWalkOffer.vue'
-import StorageNotice from '~/shell/StorageNotice.vue'
+import DeviceNotice from '~/shell/DeviceNotice.vue'
 
 /** What needs somebody now, then every job with a sketch of its lines. */
 const { jobs, needing, failure, search, away, load, more, put } = useJobList()
@@ -69,7 +69,7 @@ const comesIntoSight = (isInSight: boolean) => void (isInSight && more())
       <v-virtual-scroll :items="rows" :item-height="140" height="100%">
         <template #default="{ item: job, index }">
           <div v-if="!job" class="legible">
-            <StorageNotice />
+            <DeviceNotice />
             <p v-if="!isSettled" role="status">Reading the jobs …</p>
             <p v-if="failure" class="caution" role="alert">
               {{ failure }} <v-btn variant="text" @click="load">Try again</v-btn>

@@ -3,7 +3,7 @@ import { computed, ref, useTemplateRef } from 'vue'
 import { useRouter } from '#imports'
 import { onKeyStroke, useMediaQuery } from '@vueuse/core'
 import PageHead from '~/shell/PageHead.vue'
-import StorageNotice from '~/shell/StorageNotice.vue'
+import DeviceNotice from '~/shell/DeviceNotice.vue'
 import { queue, yard } from '~/sync/device'
 import { YARD } from '~/sync/yard'
 import { useChanging } from '~/yard/useChanging'
@@ -69,7 +69,7 @@ onKeyStroke(['z', 'Z'], (event) => {
       <v-btn variant="text" :disabled="yard.steps.value.again === 0" @click="back(yard.redo)">Again</v-btn>
       <span role="status" class="soft">{{ waiting ? 'waits for a signal' : 'saved' }}</span>
     </PageHead>
-    <StorageNotice />
+    <DeviceNotice />
     <YardConflicts />
     <div class="body">
       <YardNames v-if="!onPhone" :shown="table.key" @choose="go" />

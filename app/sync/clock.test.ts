@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { clockError, hearServer, timeNow } from './clock'
+import { clockError, clockOff, hearServer, timeNow } from './clock'
 
 vi.hoisted(() => vi.stubGlobal('localStorage', undefined))
 
@@ -39,6 +39,19 @@ describe('the clock that a pour is reckoned by', () => {
     expect(clockError.value).toBe(0)
     hearServer(said(-61_000), NOW, NOW)
     expect(clockError.value).toBe(-60_500)
+  })
+  it('is said in words', () => {
+    const words = (error: number) => {
+      hearServer(said(error), NOW, NOW)
+      return clockOff.value
+    }
+    expect([-7_200_000, 7_200_000, 300_000, 5_400_000, 0].map(words)).toEqual([
+      '2 h 0 min ahead of',
+      '2 h 0 min behind',
+      '5 min behind',
+      '1 h 30 min behind',
+      '',
+    ])
   })
   it('takes nothing from an answer that says no time, or took too long', () => {
     hearServer(null, NOW, NOW)

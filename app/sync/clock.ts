@@ -2,11 +2,11 @@ import { computed } from 'vue'
 import { useLocalStorage } from '@vueuse/core'
 
 /*
- * The clock that times are reckoned by: this device's, put right by the server's where it is wrong. A wet post does not
+ * The clock that everything is timed by: this device's, put right by the server's where it is wrong. A wet post does not
  * wait for a device whose clock somebody has changed.
  */
 
-/** Less than this is nobody's business: an answer is on its way so long, and the server says whole seconds, ms. */
+/** A smaller difference is not corrected: an answer takes as long, and the server gives whole seconds, ms. */
 const TOLERANCE = 60_000
 /**
  * Within this two answers say the same: the server says whole seconds. A correction that followed each of them would jump
@@ -21,6 +21,14 @@ const ahead = useLocalStorage('vindex-clock-ahead', 0)
 
 /** What has to be added to this device's clock, ms; nothing where the two agree. */
 export const clockError = computed(() => (Math.abs(ahead.value) >= TOLERANCE ? ahead.value : 0))
+
+/** How far this device's clock is off, as in '2 h 0 min ahead of'; nothing where it is right. */
+export const clockOff = computed(() => {
+  const minutes = Math.round(Math.abs(clockError.value) / 60_000)
+  if (minutes === 0) return ''
+  const words = minutes < 90 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`
+  return `${words} ${clockError.value > 0 ? 'behind' : 'ahead of'}`
+})
 
 /**
  * Takes the time that stands on an answer of the server.

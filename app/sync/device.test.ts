@@ -203,6 +203,26 @@ describe('a browser that keeps nothing', () => {
     expect(server.of('one').job.lines[0]!.posts.map(({ soil }) => soil)).toEqual(['rock', 'gravel', undefined])
   })
 
+  it('full, without a signal to load what it goes on in: the same edit goes out when there is one', async () => {
+    const server = fakeServer({ one: job() })
+    let hasSignal = false
+    const load = vi.fn(() => (hasSignal ? import('fake-indexeddb') : Promise.reject(new TypeError('Failed to fetch'))))
+    const device = newDevice(server, undefined, load)
+    const session = await device.open('one')
+    await session.refresh()
+    const full = Object.assign(new Error('full'), { name: 'QuotaExceededError' })
+    vi.spyOn(device.storage.outbox, 'add').mockRejectedValueOnce(full)
+    server.away = true
+    const edited = session.edit([fact('rock')])
+    await vi.waitFor(() => expect(load.mock.calls.length).toBeGreaterThan(2), 5_000)
+    expect(session.saveSign.value).not.toBe('saved')
+    hasSignal = true
+    server.away = false
+    await edited
+    await saved(session)
+    expect(server.of('one').job.lines[0]!.posts[0]!.soil).toBe('rock')
+  })
+
   it('from the start: a job opens, is worked on, and is sent', async () => {
     const server = fakeServer({ one: job() })
     const denied = Object.assign(new Error('denied'), { name: 'SecurityError' })

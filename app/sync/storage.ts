@@ -1,4 +1,5 @@
 import { Dexie, type DexieOptions, type Table } from 'dexie'
+import pRetry from 'p-retry'
 import { ref } from 'vue'
 import type { Job } from '~~/core/document/job'
 import type { VersionedBatch } from '~~/core/edit/batch'
@@ -155,8 +156,20 @@ export class DeviceStorage {
   /** Why nothing is kept; empty as long as everything is. */
   readonly failure = ref('')
 
-  constructor(readonly name = 'vindex') {
+  readonly #loadMemory: MemoryLoader
+
+  /** @param loadMemory what the tables go on in where the browser keeps nothing */
+  constructor(
+    readonly name = 'vindex',
+    loadMemory: MemoryLoader = () => import('fake-indexeddb'),
+  ) {
     this.#database = new DeviceDatabase(name)
+    this.#loadMemory = loadMemory
+  }
+
+  /** Has it ready before it is needed: then there may be no signal to load it with. */
+  async prepare(): Promise<void> {
+    await this.#loadMemory().catch(() => undefined)
   }
 
   get jobs() {
@@ -225,7 +238,11 @@ export class DeviceStorage {
     this.failure.value = /quota/i.test(name)
       ? 'The room for this site on the device is full.'
       : 'This browser does not let anything be kept here.'
-    const { IDBFactory, IDBKeyRange } = await import('fake-indexeddb')
+    // Without a signal it cannot be loaded: what was entered waits for it, and then goes on.
+    const { IDBFactory, IDBKeyRange } = await pRetry(
+      () => this.#loadMemory().catch((error: unknown) => Promise.reject(new Error('not loaded', { cause: error }))),
+      { retries: Infinity, minTimeout: LOADS_AGAIN.first, maxTimeout: LOADS_AGAIN.longest, factor: 2 },
+    )
     const before = this.#database
     const memory = new DeviceDatabase(this.name, { indexedDB: new IDBFactory(), IDBKeyRange })
     await memory.open()
@@ -237,6 +254,10 @@ export class DeviceStorage {
     this.#database = memory
   }
 }
+
+type MemoryLoader = () => Promise<Pick<typeof import('fake-indexeddb'), 'IDBFactory' | 'IDBKeyRange'>>
+/** Between tries to load it, ms. */
+const LOADS_AGAIN = { first: 100, longest: 4_000 }
 
 const FAILURES = [
   'QuotaExceededError',

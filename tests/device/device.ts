@@ -22,8 +22,12 @@ afterEach(async () => {
  * A device with a real database of its own; `again` is the same device after a reload, and another one of its name is
  * another window.
  */
-export function newDevice(server: FakeServer, name = `device-${process.pid}-${++made}`) {
-  const storage = new DeviceStorage(name)
+export function newDevice(
+  server: FakeServer,
+  name = `device-${process.pid}-${++made}`,
+  loadMemory?: ConstructorParameters<typeof DeviceStorage>[1],
+) {
+  const storage = new DeviceStorage(name, loadMemory)
   const tabs = createTabs(name)
   const edits = editsSender(storage, server.api, tabs)
   const newJobs = createNewJobs(storage, server.api, () => queue)

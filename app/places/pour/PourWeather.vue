@@ -6,7 +6,6 @@ import { usePours } from '~/pours/pours'
 import { ageWords, warningWords } from '~/pours/pourWords'
 import { useTimes } from '~/pours/useTimes'
 import { usePreferencesStore } from '~/session/preferences'
-import { clockError } from '~/sync/clock'
 import { mood } from '~/weather/useForecast'
 import { stations } from '~~/data/stations'
 import { MOODS } from '~~/core/weather/simulated'
@@ -48,20 +47,12 @@ async function save(value: number | null) {
   setTemperature(value === null ? undefined : inFahrenheit.value ? (value - 32) / 1.8 : value)
   return undefined
 }
-const off = computed(() => {
-  const minutes = Math.round(Math.abs(clockError.value) / 60_000)
-  return minutes < 90 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`
-})
 const moods = [{ value: '', title: 'as it comes' }, ...MOODS.map((each) => ({ value: each, title: each }))]
 </script>
 
 <template>
   <div class="panel-section">
     <h3>Weather</h3>
-    <p v-if="clockError" class="caution" role="alert">
-      The clock of this device is {{ off }} {{ clockError > 0 ? 'behind' : 'ahead of' }} the server’s: the pours go by
-      the server’s. Put it right in its settings.
-    </p>
     <p v-for="each in said" :key="each.key" class="caution">
       <strong>{{ each.post }}</strong
       >: {{ each.words }}

@@ -14,7 +14,7 @@ import { useAlarms } from '~/pours/useAlarms'
 import ConflictPanel from '~/shell/ConflictPanel.vue'
 import FirstWalkStrip from '~/shell/FirstWalkStrip.vue'
 import PlaceBar from '~/shell/PlaceBar.vue'
-import StorageNotice from '~/shell/StorageNotice.vue'
+import DeviceNotice from '~/shell/DeviceNotice.vue'
 import TopBar from '~/shell/TopBar.vue'
 import WetSign from '~/shell/WetSign.vue'
 import { useJobKeys } from '~/shell/useKeys'
@@ -97,7 +97,7 @@ watch(
       <TopBar />
       <!-- In the place itself it stands large. -->
       <WetSign v-if="onPhone && !place?.seesToWet" block />
-      <StorageNotice :save="saveJob" />
+      <DeviceNotice :save="saveJob" />
       <OverviewStrip
         class="strip no-print"
         :posts="overview"
