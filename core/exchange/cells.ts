@@ -4,7 +4,8 @@ import { parseLength } from '../units/length'
 /* One cell of a table of text: what a spreadsheet or a CSV file holds. Quoting is left to whoever writes the file. */
 
 /**
- * A table opened in a spreadsheet reckons what begins like a formula: a name that does stands behind an apostrophe.
+ * A spreadsheet evaluates what begins like a formula, in full-width letters and after a line feed too: a name that
+ * does is written behind an apostrophe.
  *
  * @example escaped('=1+1') // "'=1+1"
  */
@@ -12,7 +13,7 @@ export const escaped = (cell: string): string => (FORMULA.test(cell) ? `'${cell}
 export const unescaped = (cell: string): string =>
   cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell
 /** An apostrophe too, so that what is read is what was written. */
-const FORMULA = /^['=+\-@\t\r]/
+const FORMULA = /^['=+\-@＝＋－＠\t\r\n]/
 
 /** A number without a unit, by point or by comma. */
 export const BARE = /^-?\d+(?:[.,]\d+)?(?:e[+-]?\d+)?$/i

@@ -4,6 +4,7 @@ import { InputError } from '../errors'
 import { LIMITS, LONGEST } from '../limits'
 import { exact, sumExact } from '../money/exact'
 import { taxOn, type Currency } from '../money/money'
+import { isPlainDrawing } from '../report/plainDrawing'
 import { choice, listOfAtMost, name, needed, neededTime, record, text } from '../schema/fields'
 import { readBy } from '../schema/violations'
 import { OFFER_FORMAT, type OfferDraft, type OfferOption } from './offer'
@@ -44,6 +45,7 @@ const option = record({
   deposits: minor(),
   visits: needed(0, 100),
 })
+const DRAWING = 'a drawing of rectangles, lines and words alone'
 const DAY = 'a day such as 2026-12-24'
 const schema = object({
   format: choice([OFFER_FORMAT]).required(OFFER_FORMAT),
@@ -67,7 +69,7 @@ const schema = object({
   included: sentences(),
   excluded: sentences(),
   cautions: sentences(),
-  drawing: text(LONGEST.drawing),
+  drawing: text(LONGEST.drawing).test('plain', DRAWING, (drawing) => !drawing || isPlainDrawing(drawing)),
 })
   .strict()
   .typeError('an object')
