@@ -42,8 +42,8 @@ export default defineNuxtConfig({
     hosts: '',
     /** Whether the database has several nodes: then a reading waits for what was written before at another one. */
     cluster: false,
-    /** Whether a proxy stands in front, whose word for where somebody asks from counts. */
-    behindProxy: false,
+    /** How many proxies stand in front, each of which says where it was asked from; true is one. */
+    behindProxy: 0,
     /** What a monitor has to know; without it nobody is told. */
     metricsToken: '',
     /** From one address; 0 for no limit. */
