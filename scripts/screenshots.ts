@@ -92,7 +92,11 @@ async function showPeople(): Promise<void> {
       ['Finch', 'office'],
     ] as const) {
       const { token } = await invite(here, { name, role })
-      const made = await joinBy(rows, { token, name, signInName: name.toLowerCase(), password: LEAD.password })
+      const made = await joinBy(
+        rows,
+        { token, name, signInName: name.toLowerCase(), password: LEAD.password },
+        { address: '127.0.0.1', now: new Date() },
+      )
       await startSignIn(rows, {
         person: made.id,
         device: role === 'office' ? 'Windows, Edge' : 'Android phone, Chromium',

@@ -3,7 +3,7 @@ const WORDS: Readonly<Record<string, string>> = {
   'signed-in': 'signed in',
   'signed-out': 'signed out',
   'sign-in-failed': 'did not get in: the password was wrong',
-  'locked-out': 'is locked out for a quarter of an hour: too many wrong passwords',
+  'locked-out': 'has to wait between tries: too many wrong passwords',
   'first-lead': 'made the first account',
   invited: 'made an invitation',
   'invitation-taken-back': 'took an invitation back',

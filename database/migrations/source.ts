@@ -8,7 +8,7 @@ import * as offers from './0006_offers'
 import * as record from './0007_record'
 import * as people from './0008_people'
 import * as packed from './0009_packed'
-import * as signedOut from './0010_signed_out'
+import * as onceAndOut from './0010_once_and_out'
 
 /* Imported one by one: a built server has no folder of migrations to look into. */
 const migrations: Record<string, Knex.Migration> = {
@@ -21,7 +21,7 @@ const migrations: Record<string, Knex.Migration> = {
   '0007_record': record,
   '0008_people': people,
   '0009_packed': packed,
-  '0010_signed_out': signedOut,
+  '0010_once_and_out': onceAndOut,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -79,6 +79,27 @@ export function linkToken(event: H3Event): string {
 }
 const TOKEN = /^[\w-]{22}$/
 
+/** Of a passkey, letters. */
+const LONGEST_NAME = 1_000
+
+/**
+ * A name in an address, as it was before it was written into one.
+ *
+ * @param what it names, for the answer
+ * @throws NotFound for what cannot be decoded, or is longer than any name
+ */
+export function nameInAddress(event: H3Event, parameter: string, what = parameter): string {
+  const written = getRouterParam(event, parameter) ?? ''
+  let name: string
+  try {
+    name = decodeURIComponent(written)
+  } catch {
+    throw new NotFound(what, written.slice(0, 40))
+  }
+  if (name === '' || name.length > LONGEST_NAME) throw new NotFound(what, name.slice(0, 40))
+  return name
+}
+
 /** @throws NotFound for what cannot be one */
 export function invitationToken(event: H3Event): string {
   const token = getRouterParam(event, 'token')

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { CommandBatch } from '../../core/edit/apply'
 import type { Command } from '../../core/edit/commands'
@@ -154,15 +155,24 @@ export async function insertJob(
     workspace: workspace.id,
     version: 1,
     made_by: madeBy ?? null,
+    made_of: madeBy === undefined ? null : digestOf(whole),
     created_at: now,
     updated_at: now,
     ...columns(whole, 1),
   })
 }
 
-/** The job that was made for this key before. */
-export async function findMadeBy(workspace: Workspace, madeBy: string): Promise<string | undefined> {
-  return (await workspace.database('job').where({ workspace: workspace.id, made_by: madeBy }).first('id'))?.id
+const digestOf = ({ text }: WholeJob) => createHash('sha256').update(text).digest('hex')
+
+/** The job that was made for this key before, and whether of the same document. */
+export async function findMadeBy(
+  workspace: Workspace,
+  madeBy: string,
+  whole: WholeJob,
+): Promise<{ id: string; isSame: boolean } | undefined> {
+  const row = await workspace.database('job').where({ workspace: workspace.id, made_by: madeBy }).first('id', 'made_of')
+  // An earlier version did not write down what a job was made of.
+  return row && { id: row.id, isSame: row.made_of === null || row.made_of === digestOf(whole) }
 }
 
 /** Writes the document whole, as it is at a version. */

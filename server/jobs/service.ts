@@ -13,7 +13,7 @@ import type { PictureStore } from '../../database/pictures/store'
 import { tablesHere, tablesKnown } from '../yard/service'
 import { jobIdentity } from '../../shared/jobIdentity'
 import type { AppliedAnswer, CreatedJob, HistoryPage, ListedJob, ListPage } from '../../shared/contract'
-import { NotFound, StaleVersion, TooLarge } from '../http/failures'
+import { NotFound, StaleVersion, Taken, TooLarge } from '../http/failures'
 import { together, type Workspace } from '../workspace/workspace'
 import { documentMemory } from './memory'
 import { pageToken, readPageToken } from './paging'
@@ -121,7 +121,11 @@ export async function importJob(
   return insertWhole(workspace, whole(readJob(document, tables)), options)
 }
 
-/** Stores a job that was checked before. */
+/**
+ * Stores a job that was checked before.
+ *
+ * @throws Taken where another document was sent with the same key
+ */
 export async function insertWhole(
   workspace: Workspace,
   ready: WholeJob,
@@ -135,9 +139,11 @@ export async function insertWhole(
     await jobs.insertJob(workspace, { id: named, whole: ready, now: new Date(), ...made })
     return { id: named, version: 1 }
   } catch (error) {
-    const before = madeBy === undefined || !isDuplicate(error) ? undefined : await jobs.findMadeBy(workspace, madeBy)
+    const before =
+      madeBy === undefined || !isDuplicate(error) ? undefined : await jobs.findMadeBy(workspace, madeBy, ready)
     if (before === undefined) throw error
-    return { id: before, version: 1 }
+    if (!before.isSame) throw new Taken('Another job was made for this key before.')
+    return { id: before.id, version: 1 }
   }
 }
 

@@ -7,7 +7,7 @@ import type { PaperName } from '../../core/report/pages'
 import type { LengthSystem } from '../../core/units/length'
 import type { OfferedPost, OfferPage } from '../../shared/contract'
 import { NotFound } from '../http/failures'
-import { readStoredJob } from '../jobs/service'
+import { readStoredJob, requireJob } from '../jobs/service'
 import { inPool } from '../worker/pool'
 import type { Workspace } from '../workspace/workspace'
 import { readYard } from '../yard/service'
@@ -20,7 +20,7 @@ import { postKey } from '../../core/document/postKey'
 /**
  * What a link opens: one offer, in the workspace that made it.
  *
- * @throws NotFound for a link that never was, is over, or was taken back
+ * @throws NotFound for a link that never was, is over, was taken back, or whose job was put away
  */
 async function byLink(
   database: Knex,
@@ -29,7 +29,10 @@ async function byLink(
 ): Promise<{ workspace: Workspace; offer: offers.OfferHead }> {
   const found = await offers.findLink(database, hashOf(token), now)
   if (!found) throw new NotFound('offer', token.slice(0, 4))
-  return { offer: found.offer, workspace: { id: found.workspace, database } }
+  const workspace: Workspace = { id: found.workspace, database }
+  // A job that was put away shows nobody anything, by none of its addresses.
+  await requireJob(workspace, found.offer.jobId)
+  return { offer: found.offer, workspace }
 }
 const identityOf = ({ text }: offers.OfferHead) => (JSON.parse(text) as Offer).id
 

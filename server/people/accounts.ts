@@ -6,13 +6,14 @@ import { NotFound, Taken, WrongSignIn } from '../http/failures'
 import { HOME, together, type Workspace } from '../workspace/workspace'
 import { note } from './audit'
 import { codeAsKept } from './codes'
+import { knownDevice } from './knownDevices'
 import { endInvitationsOf, makeNewWayIn, openInvitations } from './invitations'
 import { addPerson, signInNameOf, type NewAccount } from './newPerson'
 import { hashOfPassword, isPassword, requirePassword, spendTheTime } from './passwords'
 import * as people from './repository'
 import { deviceAnswer, devicesOf, revoke } from './signInRows'
 import { hashOfSecret, idleSince } from './signIns'
-import { triesOf } from './tries'
+import { triesOf, waitAfter } from './tries'
 
 /**
  * The first account, by the code that the terminal showed; it takes over what is there.
@@ -26,14 +27,15 @@ export async function makeFirstLead(
   { address, now }: { address: string; now: Date },
 ): Promise<people.PersonRow> {
   const tries = triesOf(database)
-  await tries.require(FIRST, address)
+  const trying = { name: FIRST, address }
+  await tries.begin(trying)
   const hash = hashOfSecret(codeAsKept(code))
   if ((await people.findOnce(database, hash, 'first-lead', now)) === undefined) {
-    await tries.wrong(FIRST, address)
     throw new WrongSignIn('This code is not the one that the terminal shows.')
   }
+  await tries.right(trying)
   requirePassword(account.password, [account.name, account.signInName, name])
-  const password = await hashOfPassword(account.password)
+  const password = await hashOfPassword(account.password, address)
   return together({ id: HOME, database }, async (inside) => {
     await people.lockWorkspace(inside)
     if (await people.hasPeople(inside.database)) throw new Taken('Somebody has made the first account meanwhile.')
@@ -49,27 +51,35 @@ const FIRST = ' first lead'
 /**
  * Who signs in with a name and a password.
  *
+ * @param asked from where, and what the cookie of a device on which somebody was signed in before holds
  * @throws WrongSignIn the same for an unknown name as for a wrong password
  * @throws TooMuch after too many wrong tries
  */
 export async function checkSignIn(
   database: Knex,
   { signInName, password }: Pick<NewAccount, 'signInName' | 'password'>,
-  { address, now }: { address: string; now: Date },
+  { address, device, now }: { address: string; device?: string | undefined; now: Date },
 ): Promise<people.PersonRow> {
   const name = signInNameOf(signInName)
-  const key = hashOfSecret(name).slice(0, 32)
+  const known = await knownDevice(database, device, name)
+  const trying = { name: hashOfSecret(name).slice(0, 32), address, device: known?.slice(0, 32) }
   const tries = triesOf(database)
-  await tries.require(key, address)
+  const count = await tries.begin(trying)
   const person = await people.findBySignInName(database, name)
-  const isRight = person?.password ? await isPassword(password, person.password) : await spendTheTime(password)
+  const isRight = person?.password
+    ? await isPassword(password, person.password, address)
+    : await spendTheTime(password, address)
   if (person && isRight) {
-    await tries.right(key)
+    await tries.right(trying)
     return person
   }
-  const isLocked = await tries.wrong(key, address)
   if (person)
-    await note({ id: person.workspace, database, person }, isLocked ? 'locked-out' : 'sign-in-failed', {}, now)
+    await note(
+      { id: person.workspace, database, person },
+      waitAfter(count + 1) > 0 ? 'locked-out' : 'sign-in-failed',
+      {},
+      now,
+    )
   throw new WrongSignIn('The name and the password do not go together.')
 }
 
@@ -82,7 +92,7 @@ export async function changePassword(
   const person = (await people.findPerson(workspace, workspace.person!.id))!
   await checkSignIn(workspace.database, { signInName: person.signInName, password: before }, { address, now })
   requirePassword(after, [person.name, person.signInName])
-  const password = await hashOfPassword(after)
+  const password = await hashOfPassword(after, address)
   await together(workspace, async (inside) => {
     await people.updatePerson(inside, person.id, { password })
     // Whoever else had got in by the old one is out.

@@ -15,6 +15,12 @@ const KIND = { httpOnly: true, secure: true, sameSite: 'strict', path: '/' } as 
 
 export const keepCookie = (event: H3Event, secret: string): void =>
   setCookie(event, COOKIE, secret, { ...KIND, maxAge: STANDS / 1e3 })
+/** What a device is known by after it was signed out: it opens nothing. */
+const DEVICE_COOKIE = '__Host-vindex-device'
+const KNOWN_FOR = 400 * 24 * 3600
+export const keepDeviceCookie = (event: H3Event, secret: string): void =>
+  setCookie(event, DEVICE_COOKIE, secret, { ...KIND, maxAge: KNOWN_FOR })
+export const deviceCookieOf = (event: H3Event): string | undefined => getCookie(event, DEVICE_COOKIE)
 export const dropCookie = (event: H3Event): void => deleteCookie(event, COOKIE, KIND)
 export const cookieOf = (event: H3Event): string | undefined => getCookie(event, COOKIE)
 

@@ -5,6 +5,7 @@ import { mayDo, type Role } from '../../shared/people'
 import { NotFound } from '../http/failures'
 import { together, type Workspace } from '../workspace/workspace'
 import { note } from './audit'
+import { forgetDevices } from './knownDevices'
 import { addPerson, type NewAccount } from './newPerson'
 import { forgetPasskeys } from './passkeys'
 import { hashOfPassword, requirePassword } from './passwords'
@@ -86,12 +87,12 @@ export async function readInvitation(
 export async function join(
   database: Knex,
   { token, ...account }: NewAccount & { token: string },
-  now = new Date(),
+  { address, now }: { address: string; now: Date },
 ): Promise<people.PersonRow> {
   const invitation = await readInvitation(database, token, now)
   const signInName = invitation.signInName ?? account.signInName
   requirePassword(account.password, [account.name, signInName, invitation.workspaceName])
-  const password = await hashOfPassword(account.password)
+  const password = await hashOfPassword(account.password, address)
   return together({ id: invitation.workspace, database }, async (inside) => {
     await people.lockWorkspace(inside)
     // Its maker may have been taken out while the password was made.
@@ -100,6 +101,7 @@ export async function join(
     if (known !== undefined) {
       await people.updatePerson(inside, known, { password })
       await forgetPasskeys(inside.database, known)
+      await forgetDevices(inside.database, known)
       await revoke({ ...inside, person: await people.findPerson(inside, maker) }, { person: known }, 'new-way-in', now)
       const person = (await people.findPerson(inside, known))!
       await note({ ...inside, person }, 'password-changed', { detail: `by a new way in that ${by} made` }, now)

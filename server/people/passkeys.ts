@@ -18,6 +18,9 @@ import type { Site } from '../http/asker'
 
 /* Passkeys: the device proves that it has the key, and asks its owner for a finger or a code before it does. */
 
+/** Identity of a passkey, as its device gives it: base64url. */
+export const PASSKEY = /^[\w-]{1,512}$/
+
 /** A question is good for so long, ms. */
 const STANDS = 5 * 60e3
 
@@ -143,7 +146,7 @@ export async function passkeysOf({ database, person }: Workspace) {
 /** @throws NotFound for one that is not one's own */
 export async function removePasskey(workspace: Workspace, id: string): Promise<void> {
   const { database, person } = workspace
-  const removed = await database('passkey').where({ id, person_id: person!.id }).delete()
+  const removed = PASSKEY.test(id) ? await database('passkey').where({ id, person_id: person!.id }).delete() : 0
   if (removed === 0) throw new NotFound('passkey', id.slice(0, 20))
   await note(workspace, 'passkey-removed')
 }

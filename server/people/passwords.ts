@@ -21,8 +21,8 @@ const LEAST = 12
 const LEAST_SCORE = 3
 
 const derive = promisify<string, Buffer, number, { N: number; r: number; p: number; maxmem: number }, Buffer>(scrypt)
-/** Each takes memory: two at once, and who comes after forty waiting is turned away. */
-const turn = turns(2, 40)
+/** Each takes memory: two at once. Askers take turns, so that a flood from one address delays that address alone. */
+const turn = turns({ atOnce: 2, waiting: 200, busy: 'Too many people are signing in just now.' })
 
 zxcvbnOptions.setOptions({
   dictionary: { ...common.dictionary, ...english.dictionary },
@@ -30,22 +30,23 @@ zxcvbnOptions.setOptions({
 })
 
 /**
+ * @param asker address that it is made for
  * @returns as `scrypt$N$r$p$salt$key`
- * @example await hashOf('a long line of words') // 'scrypt$32768$8$3$…$…'
+ * @example await hashOfPassword('a long line of words', '192.0.2.1') // 'scrypt$32768$8$3$…$…'
  */
-export async function hashOfPassword(password: string): Promise<string> {
+export async function hashOfPassword(password: string, asker: string): Promise<string> {
   const salt = randomBytes(SALT)
   const { N, r, p } = COST
-  const key = await turn(() => derived(password, salt, COST))
+  const key = await turn(() => derived(password, salt, COST), asker)
   return ['scrypt', N, r, p, salt.toString('base64url'), key.toString('base64url')].join('$')
 }
 
 /** @param kept as {@link hashOfPassword} made it */
-export async function isPassword(password: string, kept: string): Promise<boolean> {
+export async function isPassword(password: string, kept: string, asker: string): Promise<boolean> {
   const [, N, r, p, salt, key] = kept.split('$')
   const wanted = Buffer.from(key!, 'base64url')
   const cost = { N: Number(N), r: Number(r), p: Number(p) }
-  const found = await turn(() => derived(password, Buffer.from(salt!, 'base64url'), cost))
+  const found = await turn(() => derived(password, Buffer.from(salt!, 'base64url'), cost), asker)
   return found.length === wanted.length && timingSafeEqual(found, wanted)
 }
 
@@ -54,8 +55,8 @@ const derived = (password: string, salt: Buffer, cost: typeof COST): Promise<Buf
   derive(password.normalize('NFKC'), salt, KEY, { ...cost, maxmem: 256 * cost.N * cost.r })
 
 /** Takes as long as looking a password up: who asks with an unknown name learns nothing from the time. */
-export const spendTheTime = async (password: string): Promise<false> => {
-  await turn(() => derived(password, Buffer.alloc(SALT), COST))
+export const spendTheTime = async (password: string, asker: string): Promise<false> => {
+  await turn(() => derived(password, Buffer.alloc(SALT), COST), asker)
   return false
 }
 

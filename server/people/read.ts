@@ -8,6 +8,7 @@ import { ROLES, type Role } from '../../shared/people'
 import type { InvitationLink } from '../../shared/contract'
 import { parseText, readText } from '../http/body'
 import { PERSON_DEEDS, type PersonDeed } from './accounts'
+import { PASSKEY } from './passkeys'
 
 /* What people send of themselves. A password is never in a message, however wrong it is. */
 
@@ -22,8 +23,17 @@ const joining = object(account)
 const invited = object({ name: name(LONGEST.person), role: neededChoice(ROLES) })
 const passwords = object({ before: password(), after: password() })
 const deed = object({ deed: neededChoice(PERSON_DEEDS), role: choice(ROLES) })
-const named = object({ name: name(LONGEST.person), response: object().required('the answer of a passkey') })
-const answered = object({ response: object().required('the answer of a passkey') })
+const PASSKEY_ANSWER = 'the answer of a passkey'
+/** What is in it is for the library that proves it. */
+const passkeyAnswer = () =>
+  object({
+    id: string().strict().required(PASSKEY_ANSWER).typeError(PASSKEY_ANSWER).matches(PASSKEY, PASSKEY_ANSWER),
+    response: object().required(PASSKEY_ANSWER).typeError(PASSKEY_ANSWER),
+  })
+    .required(PASSKEY_ANSWER)
+    .typeError(PASSKEY_ANSWER)
+const named = object({ name: name(LONGEST.person), response: passkeyAnswer() })
+const answered = object({ response: passkeyAnswer() })
 
 async function read<T>(event: H3Event, schema: ReturnType<typeof object<ObjectShape>>): Promise<T> {
   const body = parseText(await readText(event))

@@ -5,7 +5,8 @@ import { NotFound, SignedOut } from '../http/failures'
 import type { Workspace } from '../workspace/workspace'
 import type { DeviceOut, SessionAnswer } from '../../shared/contract'
 import { note } from './audit'
-import { cookieOf, dropCookie, isPeopled, keepCookie, whoAsks } from './admit'
+import { cookieOf, deviceCookieOf, dropCookie, isPeopled, keepCookie, keepDeviceCookie, whoAsks } from './admit'
+import { forgetDevices, keepDevice } from './knownDevices'
 import { readWorkspace, type PersonRow } from './repository'
 import { revoke } from './signInRows'
 import { endSignIn, startSignIn } from './signIns'
@@ -33,7 +34,9 @@ export async function enter(event: H3Event, person: PersonRow): Promise<SessionA
   if (before !== undefined) await endSignIn(opened, before)
   const workspace: Workspace = { id: person.workspace, database: opened, person }
   const device = deviceOf(event)
-  keepCookie(event, await startSignIn(opened, { person: person.id, device, now: new Date() }))
+  const now = new Date()
+  keepCookie(event, await startSignIn(opened, { person: person.id, device, now }))
+  keepDeviceCookie(event, await keepDevice(opened, deviceCookieOf(event), person.id, now))
   await note(workspace, 'signed-in', { detail: device })
   const { id, name, role } = person
   return { state: 'in', hasPeople: true, person: { id, name, role }, workspace: await readWorkspace(workspace) }
@@ -68,6 +71,7 @@ export async function signDeviceOut(
 ): Promise<DeviceOut> {
   const [device] = await revoke(workspace, chosen, isLost ? 'lost' : 'signed-out', new Date())
   if (!device) throw new NotFound('device', chosen.device)
+  if (isLost) await forgetDevices(workspace.database, device.person)
   await note(workspace, isLost ? 'device-lost' : 'device-revoked', { subject: chosen.device })
   return { waiting: device.waiting, seenAt: device.seenAt.toISOString() }
 }

@@ -125,7 +125,7 @@ export async function revoke(
   chosen: { device?: string; person?: string; but?: string },
   why: OutReason,
   now: Date,
-): Promise<Pick<DeviceRow, 'id' | 'seenAt' | 'waiting'>[]> {
+): Promise<Pick<DeviceRow, 'id' | 'person' | 'seenAt' | 'waiting'>[]> {
   const query = database('sign_in')
     .whereIn('person_id', database('person').where({ workspace: id }).select('id'))
     // One that was merely signed out may turn out to be lost before it is heard again.
@@ -133,11 +133,17 @@ export async function revoke(
   if (chosen.device !== undefined) query.andWhere({ id: chosen.device })
   if (chosen.person !== undefined) query.andWhere({ person_id: chosen.person })
   if (chosen.but !== undefined) query.andWhereNot({ id: chosen.but })
-  const devices = (await query.clone().forUpdate().select('id', 'seen_at', 'waiting')) as {
+  const devices = (await query.clone().forUpdate().select('id', 'person_id', 'seen_at', 'waiting')) as {
     id: string
+    person_id: string
     seen_at: Date
     waiting: number
   }[]
   await query.update({ revoked_at: now, revoked_why: why, revoked_by: by?.name ?? null })
-  return devices.map(({ seen_at: seenAt, ...rest }) => ({ ...rest, seenAt }))
+  return devices.map(({ id: device, person_id: person, seen_at: seenAt, waiting }) => ({
+    id: device,
+    person,
+    seenAt,
+    waiting,
+  }))
 }

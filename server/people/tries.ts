@@ -6,10 +6,15 @@ import { TooMuch } from '../http/failures'
  * How often somebody may try, counted in the database: another server knows of it too.
  */
 
-const MINUTE = 60
-/** Wrong passwords for one name, and from one address, in so many seconds. Working values. */
-const BY_NAME = { points: 10, duration: 15 * MINUTE, blockDuration: 15 * MINUTE }
-const BY_ADDRESS = { points: 60, duration: 15 * MINUTE, blockDuration: 15 * MINUTE }
+const DAY = 24 * 3600
+/** Wrong tries that somebody may make at once, by name and place. Working value. */
+const FREE = 5
+/** After those each wait is twice the one before, at most, s. */
+const LONGEST_WAIT = 900
+/** Wrong tries of one name in a day, from wherever: ten years are too few for a password that stands. */
+const BY_DAY = { points: 100, duration: DAY }
+/** Only counted: what it leads to depends on the number. */
+const COUNTED = { points: 1_000_000, duration: DAY }
 
 function limiter(database: Knex, keyPrefix: string, how: { points: number; duration: number; blockDuration?: number }) {
   // Of the connection that it has: of a cluster the address is chosen anew for each.
@@ -26,53 +31,65 @@ function limiter(database: Knex, keyPrefix: string, how: { points: number; durat
   })
 }
 
-/** Names of people are no business of a table of counts. */
-export interface Tries {
-  /**
-   * Before a password is looked at.
-   *
-   * @throws TooMuch while the name or the address is locked
-   */
-  require: (name: string, address: string) => Promise<void>
-  /** It was wrong. @returns whether the name is locked from now on */
-  wrong: (name: string, address: string) => Promise<boolean>
-  right: (name: string) => Promise<void>
+/** Who tries. Names of people are no business of a table of counts: the name is a digest. */
+export interface Trying {
+  name: string
+  address: string
+  /** A device on which the person was signed in before: other people's tries do not lock it out. */
+  device?: string | undefined
 }
 
+export interface Tries {
+  /**
+   * Before a password is looked at: the try counts at once, so that many at the same time count as many.
+   *
+   * @returns how many tries of this name from there were wrong or are under way, this one with them
+   * @throws TooMuch while it is too early for another
+   */
+  begin: (trying: Trying) => Promise<number>
+  /** It was right: what was wrong before is forgotten. */
+  right: (trying: Trying) => Promise<void>
+}
+
+/** @example waitAfter(7) // 4 s; the first five have none */
+export const waitAfter = (tries: number): number => (tries <= FREE ? 0 : Math.min(LONGEST_WAIT, 2 ** (tries - FREE)))
+
 export function triesOf(database: Knex): Tries {
-  const byName = limiter(database, 'name', BY_NAME)
-  const byAddress = limiter(database, 'from', BY_ADDRESS)
-  const all = (name: string, address: string) =>
-    [
-      [byName, name],
-      [byAddress, address],
-    ] as const
-  return {
-    async require(name, address) {
-      for (const [limit, key] of all(name, address)) {
-        const found = await limit.get(key)
-        if (found && found.consumedPoints > limit.points && found.msBeforeNext > 0) throw locked(found)
-      }
-    },
-    async wrong(name, address) {
-      let isLocked = false
-      for (const [limit, key] of all(name, address))
-        await limit.consume(key).catch((error: unknown) => {
-          if (!(error instanceof RateLimiterRes)) throw error
-          isLocked ||= limit === byName
-        })
-      return isLocked
-    },
-    right: async (name) => void (await byName.delete(name)),
+  const wrong = limiter(database, 'wrong', COUNTED)
+  const pause = limiter(database, 'pause', { points: 1, duration: 1 })
+  const day = limiter(database, 'day', BY_DAY)
+  const pairOf = ({ name, address, device }: Trying) => `${name} ${device ?? address}`.slice(0, 200)
+
+  async function begin(trying: Trying): Promise<number> {
+    const pair = pairOf(trying)
+    const { consumedPoints: count } = await wrong.consume(pair)
+    try {
+      const customDuration = waitAfter(count)
+      // One passes in each span of waiting.
+      if (customDuration > 0) await pause.consume(pair, 1, { customDuration })
+      if (trying.device === undefined) await day.consume(trying.name)
+      return count
+    } catch (error) {
+      if (!(error instanceof RateLimiterRes)) throw error
+      // Nothing was looked at: it was no try.
+      await wrong.reward(pair)
+      throw locked(error)
+    }
   }
+  async function right(trying: Trying): Promise<void> {
+    const pair = pairOf(trying)
+    await wrong.delete(pair)
+    await pause.delete(pair)
+    if (trying.device === undefined) await day.reward(trying.name)
+  }
+  return { begin, right }
 }
 
 const locked = ({ msBeforeNext }: RateLimiterRes) => {
-  const minutes = Math.ceil(msBeforeNext / 60e3)
-  return new TooMuch(
-    `Too many wrong tries: again in ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}.`,
-    Math.ceil(msBeforeNext / 1e3),
-  )
+  const seconds = Math.max(1, Math.ceil(msBeforeNext / 1e3))
+  const minutes = Math.ceil(seconds / 60)
+  const wait = seconds < 100 ? `${seconds} s` : `${minutes} minutes`
+  return new TooMuch(`Too many wrong tries: again in ${wait}.`, seconds)
 }
 
 /** So many times the servers tell each other of one asker, in one span. */

@@ -17,7 +17,7 @@ const LONGEST_WORK = 20
 // One thread a picture, two pictures at once, nothing kept of them: a burst of pictures takes time, not memory.
 sharp.concurrency(1)
 sharp.cache(false)
-const turn = turns(2, 40)
+const turn = turns({ atOnce: 2, waiting: 40, busy: 'The server is busy with other pictures.' })
 
 /**
  * Stores a photograph: turned upright, made small, and without what the camera wrote into it, its place above all.
@@ -51,7 +51,7 @@ async function storeNew(
   original: Buffer,
   sentChecksum: string,
 ): Promise<KnownPhotograph> {
-  const { data, ...picture } = await turn(() => upright(original))
+  const { data, ...picture } = await turn(() => upright(original), workspace.person?.id ?? workspace.id)
   const key = pictureKey(workspace.id, picture.checksum)
   // The bytes first: what the database knows of is there.
   await pictures.put(key, data)

@@ -207,6 +207,20 @@ test('instruments stream, and say what they do not know', async ({ page, request
     expect((await request.get(`/api/instruments/${path}`)).status(), path).toBe(422)
 })
 
+test('an address or a body that nobody could mean is refused, and is no fault of the server', async ({ request }) => {
+  const token = 'A'.repeat(22)
+  for (const name of ['%ff', '%E2%80%AE', '%00', '%c0%ae', 'x'.repeat(5_000)]) {
+    for (const path of [`/api/offers/${token}/posts/${name}`, `/api/offers/${name}`, `/api/jobs/${name}`])
+      expect((await request.get(path)).status(), path.slice(0, 80)).toBe(404)
+    for (const path of [`/api/calc/${name}`, `/api/people/${name}`, `/api/invitations/${name}`])
+      expect((await request.post(path, { data: {} })).status(), path.slice(0, 80)).toBeLessThan(500)
+    for (const path of [`/api/self/passkeys/${name}`, `/api/self/devices/${name}`, `/api/people/invitations/${name}`])
+      expect((await request.delete(path)).status(), path.slice(0, 80)).toBeLessThan(500)
+  }
+  for (const response of [{}, { id: {} }, { id: 'a' }, { id: 'a', response: {} }, { id: ['a'], response: {} }, 7, null])
+    expect((await request.post('/api/session/passkey', { data: { response } })).status()).toBeLessThan(500)
+})
+
 test('the demo jobs are there, each with its own name', async ({ request }) => {
   for (const { name } of demoJobs()) {
     const found = await request.get(`/api/jobs?search=${encodeURIComponent(name)}`)

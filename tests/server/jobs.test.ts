@@ -16,7 +16,7 @@ import {
   restoreJob,
 } from '../../server/jobs/service'
 import { addAtOnce, jobsBehind } from '../../server/jobs/repository'
-import { NotFound, StaleVersion, TooLarge } from '../../server/http/failures'
+import { NotFound, StaleVersion, Taken, TooLarge } from '../../server/http/failures'
 import { jobIdentity } from '../../shared/jobIdentity'
 import { pictureFolder } from '../support/pictureFolder'
 import { bankSide, bankSideJobs, batch, reading } from './bankSideJobs'
@@ -213,6 +213,17 @@ describe('a new job', () => {
     expect(await importJob(workspace(), bankSide, { madeBy: 'asked-for-once' })).toEqual(made)
     expect(await count()).toBe(before)
     expect((await importJob(workspace(), bankSide, { madeBy: 'Asked-for-once' })).id).not.toBe(made.id)
+  })
+  it('of another document is not the one that was made for its key', async () => {
+    const made = await importJob(workspace(), bankSide, { madeBy: 'two-documents' })
+    const other = { ...bankSide, name: 'Another' }
+    await expect(importJob(workspace(), other, { madeBy: 'two-documents' })).rejects.toThrow(Taken)
+    // Edited since, it is still the one that was asked for.
+    await applyBatch(workspace(), made.id, batch(1, { name: 'renameJob', value: 'Renamed since' }))
+    expect((await importJob(workspace(), bankSide, { madeBy: 'two-documents' })).id).toBe(made.id)
+    // A version before this one did not write down what a job was made of.
+    await database()('job').where({ id: made.id }).update({ made_of: null })
+    expect((await importJob(workspace(), other, { madeBy: 'two-documents' })).id).toBe(made.id)
   })
 })
 

@@ -230,6 +230,26 @@ describe('two firms', () => {
   })
 })
 
+describe('a link to a job that was put away', () => {
+  it('opens nothing by any of its addresses, until the job is back', async () => {
+    const job = await newJob()
+    const { offer, checksum } = await keepOffer(workspace(), job, someOffer(), NOW)
+    const { token } = await makeLink(workspace(), job, offer.id, NOW)
+    const how = { system: 'metric', paper: 'A4' } as const
+    const asks = () => [
+      readByLink(database(), token, NOW),
+      readPdfByLink(database(), token, NOW),
+      readPostByLink(database(), token, 'A1', how, NOW),
+      answerByLink(database(), token, yes(checksum, { way: 'link' }), NOW),
+    ]
+    await deleteJob(workspace(), job, NOW)
+    for (const each of await Promise.allSettled(asks())) expect(each).toMatchObject({ reason: expect.any(NotFound) })
+    await restoreJob(workspace(), job)
+    expect((await readByLink(database(), token, NOW)).state).toBe('sent')
+    expect(await readPdfByLink(database(), token, NOW)).toBeInstanceOf(Buffer)
+  })
+})
+
 describe('what waits on the list of jobs', () => {
   it('is the newest offer of each job, until it has been answered for two weeks', async () => {
     const job = await newJob()

@@ -4,7 +4,6 @@ import { isServed } from '../../server/http/hosts'
 import { methodsOf, patternOf, ROUTES } from '../../server/http/routes'
 import { instrumentStreams } from '../../server/http/streams'
 import { pageToken, readPageToken } from '../../server/jobs/paging'
-import { turns } from '../../server/http/turns'
 
 describe('addresses', () => {
   it('are those that files answer, with their methods', () => {
@@ -67,29 +66,6 @@ describe('places of pages', () => {
 })
 
 describe('what many ask for at once', () => {
-  it('runs so many at a time, and turns away who would wait too long', async () => {
-    const turn = turns(2, 1)
-    const ends: (() => void)[] = []
-    const started: number[] = []
-    const work = (i: number) =>
-      turn(async () => {
-        started.push(i)
-        await new Promise<void>((resolve) => ends.push(resolve))
-        return i
-      })
-    const [a, b, c] = [work(1), work(2), work(3)]
-    await expect(work(4)).rejects.toThrow('busy')
-    expect(started).toEqual([1, 2])
-    ends[0]!()
-    expect(await a).toBe(1)
-    await Promise.resolve()
-    expect(started).toEqual([1, 2, 3])
-    ends.forEach((end) => end())
-    expect(await Promise.all([b, c])).toEqual([2, 3])
-    await expect(turn(() => Promise.reject(new Error('spoilt')))).rejects.toThrow('spoilt')
-    expect(await turn(async () => 'still open')).toBe('still open')
-  })
-
   it('streams so many for one asker', () => {
     const leave = Array.from({ length: 8 }, () => instrumentStreams('one'))
     expect(() => instrumentStreams('one')).toThrow('Too many')

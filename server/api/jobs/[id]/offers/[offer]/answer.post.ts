@@ -1,7 +1,6 @@
-import { getRouterParam } from 'h3'
 import { readAnswer } from '../../../../../../core/offer/answer'
 import { answering } from '../../../../../http/answering'
-import { jobIdentity, parseText, readText } from '../../../../../http/body'
+import { jobIdentity, nameInAddress, parseText, readText } from '../../../../../http/body'
 import { answerOffer } from '../../../../../offers/service'
 import { workspaceOf } from '../../../../../workspace/workspaceOf'
 
@@ -9,5 +8,5 @@ import { workspaceOf } from '../../../../../workspace/workspaceOf'
 export default answering(async (event) => {
   const id = jobIdentity(event)
   const answer = readAnswer(parseText(await readText(event)))
-  return answerOffer(workspaceOf(event), id, getRouterParam(event, 'offer')!, { ...answer, way: 'device' })
+  return answerOffer(workspaceOf(event), id, nameInAddress(event, 'offer'), { ...answer, way: 'device' })
 })

@@ -1,6 +1,5 @@
-import { getRouterParam } from 'h3'
 import { answering } from '../../../../../http/answering'
-import { jobIdentity } from '../../../../../http/body'
+import { jobIdentity, nameInAddress } from '../../../../../http/body'
 import { takeBackLinks } from '../../../../../offers/service'
 import { workspaceOf } from '../../../../../workspace/workspaceOf'
 import { note } from '../../../../../people/audit'
@@ -9,7 +8,7 @@ import { note } from '../../../../../people/audit'
 export default answering(async (event) => {
   const workspace = workspaceOf(event)
   const id = jobIdentity(event)
-  const links = await takeBackLinks(workspace, id, getRouterParam(event, 'offer')!)
+  const links = await takeBackLinks(workspace, id, nameInAddress(event, 'offer'))
   await note(workspace, 'links-taken-back', { subject: id })
   return { links }
 })

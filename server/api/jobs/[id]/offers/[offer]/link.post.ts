@@ -1,6 +1,5 @@
-import { getRouterParam } from 'h3'
 import { answering } from '../../../../../http/answering'
-import { jobIdentity } from '../../../../../http/body'
+import { jobIdentity, nameInAddress } from '../../../../../http/body'
 import { makeLink } from '../../../../../offers/service'
 import { workspaceOf } from '../../../../../workspace/workspaceOf'
 import { note } from '../../../../../people/audit'
@@ -9,7 +8,7 @@ import { note } from '../../../../../people/audit'
 export default answering(async (event) => {
   const workspace = workspaceOf(event)
   const id = jobIdentity(event)
-  const link = await makeLink(workspace, id, getRouterParam(event, 'offer')!)
+  const link = await makeLink(workspace, id, nameInAddress(event, 'offer'))
   await note(workspace, 'link-made', { subject: id })
   return link
 })

@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest'
+import { TooMuch } from '../../server/http/failures'
+import { turns } from '../../server/http/turns'
+
+const bounds = { atOnce: 1, waiting: 3, busy: 'busy' }
+/** Work that ends when it is told to, and what has begun. */
+function bench(turn: ReturnType<typeof turns>) {
+  const begun: string[] = []
+  const ends: (() => void)[] = []
+  const ask = (name: string, asker: string) =>
+    turn(() => {
+      begun.push(name)
+      return new Promise<string>((resolve) => ends.push(() => resolve(name)))
+    }, asker)
+  const end = async (result: Promise<string>) => {
+    ends.shift()!()
+    return result
+  }
+  return { begun, ask, end }
+}
+
+describe('turns', () => {
+  it('go round by asker, whoever asks more', async () => {
+    const { begun, ask, end } = bench(turns(bounds))
+    const first = ask('a1', 'a')
+    const [a2, a3, b1] = [ask('a2', 'a'), ask('a3', 'a'), ask('b1', 'b')]
+    await end(first)
+    await end(a2)
+    await end(b1)
+    await end(a3)
+    expect(begun).toEqual(['a1', 'a2', 'b1', 'a3'])
+  })
+  it('are refused to whoever has the most waiting, never to another', async () => {
+    const { begun, ask, end } = bench(turns(bounds))
+    const first = ask('a1', 'a')
+    const waiting = ['a2', 'a3', 'a4'].map((name) => ask(name, 'a'))
+    await expect(ask('a5', 'a')).rejects.toThrow(new TooMuch('busy', 2))
+    const other = ask('b1', 'b')
+    await expect(waiting[2]).rejects.toThrow(TooMuch)
+    await end(first)
+    await end(waiting[0]!)
+    await end(other)
+    await end(waiting[1]!)
+    expect(begun).toEqual(['a1', 'a2', 'b1', 'a3'])
+  })
+  it('go on after work that failed, and run as many at once as they may', async () => {
+    const turn = turns({ ...bounds, atOnce: 2 })
+    const failed = turn(() => Promise.reject(new Error('no')), 'a')
+    const { begun, ask, end } = bench(turn)
+    const both = [ask('a1', 'a'), ask('a2', 'a')]
+    await expect(failed).rejects.toThrow('no')
+    await Promise.resolve()
+    expect(begun).toEqual(['a1', 'a2'])
+    await Promise.all(both.map((each) => end(each)))
+    // Nothing waits: the next begins at once.
+    const last = ask('a3', 'a')
+    expect(begun).toEqual(['a1', 'a2', 'a3'])
+    await end(last)
+  })
+})
