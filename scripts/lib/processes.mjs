@@ -39,3 +39,22 @@ function end(pid, signal) {
     // It has gone by itself.
   }
 }
+
+/** Ticks of the kernel in a second, as `/proc` counts: the same on every Linux that Node runs on. */
+const TICKS = 100
+
+/**
+ * What a process does just now: processor time that it has used, ms; whether it waits for the processor or the disk;
+ * whether somebody stopped it. Of a process that cannot be looked at nothing is known, and its silence counts.
+ */
+export function stateOf(pid) {
+  try {
+    const text = readFileSync(`/proc/${pid}/stat`, 'utf8')
+    // The name in brackets may hold anything.
+    const [state, ...rest] = text.slice(text.lastIndexOf(')') + 2).split(' ')
+    const used = ((Number(rest[10]) + Number(rest[11])) / TICKS) * 1_000
+    return { used, isWaiting: state === 'R' || state === 'D', isStopped: state === 'T' || state === 't' }
+  } catch {
+    return { used: 0, isWaiting: false, isStopped: false }
+  }
+}

@@ -3,7 +3,8 @@ import { join } from 'node:path'
 import { setTimeout as pause } from 'node:timers/promises'
 import { photographs } from './paths.mjs'
 
-const STARTS_WITHIN = 60_000
+/** A machine with much else to do takes minutes, ms. */
+const STARTS_WITHIN = 180_000
 const ENDS_WITHIN = 10_000
 
 /**
