@@ -82,6 +82,8 @@ export default defineNuxtConfig({
           platform: 'node',
           format: 'esm',
           target: 'node20',
+          // Beside it in the server's own packages, as what prints pages reads files of its own.
+          external: ['pdfkit', 'svg-to-pdfkit', '@fontsource/*'],
         })
       },
     },

@@ -4,6 +4,8 @@ import type { Problem } from '../../shared/contract'
 import { StoreFailure } from '../../database/pictures/store'
 import {
   Away,
+  Busy,
+  NoTime,
   NotFound,
   NotYours,
   SignedOut,
@@ -34,7 +36,8 @@ export function answering<T>(handler: (event: H3Event<EventHandlerRequest>) => P
 export function sendProblem(event: H3Event<EventHandlerRequest>, error: unknown): Problem {
   const problem = problemOf(error)
   if (problem.status === 500 || error instanceof StoreFailure) logFault(error)
-  if (error instanceof TooMuch) setResponseHeader(event, 'retry-after', error.after)
+  if (error instanceof TooMuch || error instanceof Busy || error instanceof NoTime)
+    setResponseHeader(event, 'retry-after', error.after)
   setResponseStatus(event, problem.status)
   setResponseHeader(event, 'content-type', 'application/problem+json')
   return problem
@@ -72,6 +75,8 @@ export function problemOf(error: unknown): Problem {
   if (error instanceof WrongMethod) return { type: 'method', title: 'Not so', status: 405, detail: error.message }
   if (error instanceof NotFound) return { type: 'not-found', title: 'Not found', status: 404, detail: error.message }
   if (error instanceof TooLarge) return { type: 'too-large', title: 'Too large', status: 413, detail: error.message }
+  if (error instanceof Busy) return { type: 'busy', title: 'Busy', status: 503, detail: error.message }
+  if (error instanceof NoTime) return { type: 'no-time', title: 'No time', status: 503, detail: error.message }
   if (error instanceof TooLong) return { type: 'too-long', title: 'Too long', status: 413, detail: error.message }
   if (error instanceof NotJson) return { type: 'not-json', title: 'Not JSON', status: 400, detail: error.message }
   if (error instanceof SignedOut) {

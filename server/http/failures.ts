@@ -76,6 +76,21 @@ export class NotYours extends Error {}
 /** Who wanted to sign in is not who was named. */
 export class WrongSignIn extends Error {}
 
+/** Too many wait for the same kind of work: the same may be asked again. */
+export class Busy extends Error {
+  /** s */
+  readonly after = 5
+}
+
+/** The server's threads had no time for it: the same may be asked again. */
+export class NoTime extends Error {
+  /** s */
+  readonly after = 30
+  constructor() {
+    super('This took longer than the server gives to one answer. It is tried again.')
+  }
+}
+
 /** More work than one answer is worth. */
 export class TooLong extends Error {
   constructor() {

@@ -3,14 +3,11 @@ import type { Job } from '../../core/document/job'
 import type { OfferAnswer } from '../../core/offer/answer'
 import type { Offer } from '../../core/offer/offer'
 import { signOffs } from '../../core/record/entries'
-import type { PaperName } from '../../core/report/pages'
-import type { LengthSystem } from '../../core/units/length'
 import type { OfferedPost, OfferPage } from '../../shared/contract'
 import { NotFound } from '../http/failures'
 import { readStoredJob, requireJob } from '../jobs/service'
-import { inPool } from '../worker/pool'
+import { customerPaper, type PaperWanted } from '../sheets/papers'
 import type { Workspace } from '../workspace/workspace'
-import { readYard } from '../yard/service'
 import * as offers from './repository'
 import { answerOffer, hashOf, readOffers } from './service'
 import { postKey } from '../../core/document/postKey'
@@ -75,17 +72,14 @@ export async function readPostByLink(
   database: Knex,
   token: string,
   post: string,
-  how: { system: LengthSystem; paper: PaperName },
+  how: PaperWanted,
   now = new Date(),
-): Promise<{ title: string; pages: string[] }> {
+): Promise<Buffer> {
   const { workspace, offer } = await byLink(database, token, now)
-  const [{ document }, { own }] = await Promise.all([readStoredJob(workspace, offer.jobId), readYard(workspace)])
-  const isNamed = offeredPosts(JSON.parse(offer.text) as Offer, document).some((each) => each.post === post)
-  const pages = isNamed
-    ? await inPool('customerSheets', document, post, { own, ...how, now: now.getTime() })
-    : undefined
-  if (!pages) throw new NotFound('page', post.slice(0, 40))
-  return { title: `${document.name}: ${post}`, pages }
+  const stored = await readStoredJob(workspace, offer.jobId)
+  const isNamed = offeredPosts(JSON.parse(offer.text) as Offer, stored.document).some((each) => each.post === post)
+  if (!isNamed) throw new NotFound('page', post.slice(0, 40))
+  return customerPaper(workspace, stored, post, how, now.getTime())
 }
 
 export async function readPdfByLink(database: Knex, token: string, now = new Date()): Promise<Buffer> {

@@ -4,16 +4,14 @@ import { offerChanges } from '../../core/offer/changes'
 import type { OfferAnswer } from '../../core/offer/answer'
 import { stateOf } from '../../core/offer/answer'
 import type { Offer, OfferDraft } from '../../core/offer/offer'
-import { offerPages } from '../../core/offer/offerSheet'
 import type { KeptOffer, OfferLink, OfferWatch } from '../../shared/contract'
 import { NotFound, Taken } from '../http/failures'
 import { requireJob } from '../jobs/service'
 import { together, type Workspace } from '../workspace/workspace'
-import { pdfOfPages } from '../../paper/pdf'
+import { offerPaper } from '../sheets/papers'
 import * as offers from './repository'
 import { sameData } from '../../core/sameData'
 
-const A4 = { width: 210, height: 297 }
 /** A link outlives what it shows by no more than this, ms; and never stands longer than thirty days. */
 const LINK_STANDS = 30 * 24 * 3600e3
 
@@ -42,7 +40,7 @@ export async function keepOffer(
     const [before] = await offers.offersOf(inside, jobId)
     const offer: Offer = { ...draft, number }
     const changes = before ? offerChanges(JSON.parse(before.text) as Offer, offer) : []
-    const pdf = await pdfOfPages(offerPages(offer, changes), A4, `${offer.job}: offer ${number}`)
+    const pdf = await offerPaper(inside.person?.id ?? inside.id, offer, changes)
     const stored = {
       id: draft.id,
       jobId,

@@ -71,7 +71,12 @@ export async function readLessons(workspace: Workspace, person?: string): Promis
   const { learnt: _figures, counted: _causes, ...without } = own
   for (const { id } of await record.untaughtJobs(workspace, DRAWN)) {
     const { document, version } = await readStoredJob(workspace, id)
-    await record.writeLessons(workspace, id, version, await inPool('lessonsOf', document, without))
+    await record.writeLessons(
+      workspace,
+      id,
+      version,
+      await inPool(workspace.person?.id ?? workspace.id, 'lessonsOf', document, without),
+    )
   }
   const lessons = await record.newestLessons(workspace, LESSONS)
   return { lessons: lessons.map((lesson) => nameless(lesson, person)) }

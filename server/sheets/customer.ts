@@ -13,7 +13,7 @@ import { inUnits } from '../../data/customs'
 import { tables } from '../../data/tables'
 import { shippedYard } from '../../data/yard'
 
-interface SheetOptions {
+export interface SheetOptions {
   /** What the workspace has of its own. */
   own: OwnRows
   system: LengthSystem

@@ -60,7 +60,7 @@ async function exposed(workspace: Workspace, id: string, version: number, here: 
   const before = known.get(key)
   if (before) return before
   const { document } = await readStoredJob(workspace, id)
-  const fresh = await inPool('exposedPosts', document, here.own)
+  const fresh = await inPool(workspace.person?.id ?? workspace.id, 'exposedPosts', document, here.own)
   known.set(key, fresh)
   if (known.size > KEPT) known.delete(known.keys().next().value!)
   return fresh

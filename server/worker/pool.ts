@@ -2,21 +2,20 @@ import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import Piscina from 'piscina'
 import { InputError } from '../../core/errors'
-import { NotJson, TooLong, TooMuch } from '../http/failures'
+import { NotJson, NoTime, TooLong } from '../http/failures'
+import { turns } from '../http/turns'
 import { answer, type Answered, type Asked, type WorkName, type Works } from './work'
 
-/** A work that takes longer is given up, ms. */
+/** A work that runs longer is given up, ms; waiting for a thread does not count. */
 const DEADLINE = 20_000
 const THREADS = 2
 const WAITING = 100
 const MEMORY = 768
-/** Asked to come again after, s. */
-const AGAIN_AFTER = 2
 
-type Ask = (asked: Asked) => Promise<Answered>
+type Ask = (asked: Asked, asker: string) => Promise<Answered>
 
 /**
- * Threads that run a program, each work within its time and memory.
+ * Threads that run a program, each work within its time and memory. One asker never has all of them.
  *
  * @param filename of a module whose default export takes what is asked
  */
@@ -28,23 +27,19 @@ export function threadsOf(filename: string, { deadline = DEADLINE, waiting = WAI
     idleTimeout: 60_000,
     resourceLimits: { maxOldGenerationSizeMb: memory },
   })
-  // Counted here: the pool's own limit leaves out works that can be given up.
-  let inHand = 0
-  const ask: Ask = async (asked) => {
-    if (inHand >= THREADS + waiting) throw new TooMuch('The server is busy.', AGAIN_AFTER)
-    inHand++
+  const turn = turns({ atOnce: THREADS, each: THREADS - 1, waiting, busy: 'The server is busy.' })
+  async function run(asked: Asked): Promise<Answered> {
     const signal = AbortSignal.timeout(deadline)
     try {
       return (await threads.run(asked, { signal })) as Answered
     } catch (error) {
-      if (signal.aborted) throw new TooLong()
+      if (signal.aborted) throw new NoTime()
       // The thread ran out of its memory: this one asked for too much.
       if ((error as NodeJS.ErrnoException).code === 'ERR_WORKER_OUT_OF_MEMORY') throw new TooLong()
       throw error
-    } finally {
-      inHand--
     }
   }
+  const ask: Ask = (asked, asker) => turn(() => run(asked), asker)
   return { ask, close: () => threads.destroy() }
 }
 
@@ -60,18 +55,20 @@ function opened(): Ask {
 /**
  * Runs a work in a thread of the pool.
  *
+ * @param asker person or address whose turn it takes
  * @throws InputError, NotJson as the work says
- * @throws TooLong, TooMuch
- * @example await inPool('calculate', 'gust50', '{"gust": 38}')
+ * @throws TooLong, Busy, NoTime
+ * @example await inPool('192.0.2.1', 'calculate', 'gust50', '{"gust": 38}')
  */
 export async function inPool<Name extends WorkName>(
+  asker: string,
   work: Name,
   ...given: Parameters<Works[Name]>
-): Promise<ReturnType<Works[Name]>> {
-  const answered = await opened()({ work, given })
+): Promise<Awaited<ReturnType<Works[Name]>>> {
+  const answered = await opened()({ work, given }, asker)
   if ('wrong' in answered) throw new InputError(answered.wrong.key, answered.wrong.value, answered.wrong.range)
   if ('notJson' in answered) throw new NotJson(`This is no JSON: ${answered.notJson}`)
-  return answered.done as ReturnType<Works[Name]>
+  return answered.done as Awaited<ReturnType<Works[Name]>>
 }
 
 export const closePool = async (): Promise<void> => void (await pool?.close())

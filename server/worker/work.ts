@@ -10,10 +10,18 @@ import { lessonsOf, type Lesson } from '../../core/record/lessons'
 import { plan } from '../../core/plan/plan'
 import { resolveJob } from '../../core/resolve/resolve'
 import { exposedPosts, type ExposedPost } from '../../core/storm/watch'
+import { offerPages } from '../../core/offer/offerSheet'
+import type { Offer } from '../../core/offer/offer'
+import { holeSheetOf } from '../../core/report/holeSheet'
+import { PAPERS } from '../../core/report/pages'
+import { measuresIn } from '../../core/units/quantity'
+import type { LengthSystem } from '../../core/units/length'
 import { requireBounded } from '../../core/schema/bounded'
 import { tablesWith, type OwnRows } from '../../core/yard/rows'
+import { inUnits } from '../../data/customs'
 import { tables } from '../../data/tables'
-import { customerSheetsOf } from '../sheets/customer'
+import { pdfOf, pdfOfPages } from '../../paper/pdf'
+import { customerSheetsOf, type SheetOptions } from '../sheets/customer'
 import { whole, type WholeJob } from '../jobs/whole'
 
 /*
@@ -21,6 +29,8 @@ import { whole, type WholeJob } from '../jobs/whole'
  * of a request goes there as it came; the thread that answers everybody never reads a large one. `own` is what the
  * workspace has in the place of shipped rows.
  */
+
+const A5 = { width: 148, height: 210 }
 
 function parsed(text: string): unknown {
   const value: unknown = JSON.parse(text)
@@ -46,8 +56,19 @@ export const works = {
     const here = tablesWith(tables, own)
     return exposedPosts(job, resolveJob(job, here), plan(job, here), here)
   },
-  /** The customer's page as drawings: thousands of years of wind are in it. */
-  customerSheets: customerSheetsOf,
+  /** The customer's page of a post: thousands of years of wind are in it. */
+  async customerPaper(job: Job, post: string, how: SheetOptions): Promise<Uint8Array | undefined> {
+    const pages = customerSheetsOf(job, post, how)
+    return pages && pdfOfPages(pages, PAPERS[how.paper].millimetres, `${job.name}: ${post}`)
+  },
+  /** The sheet of one hole. */
+  async holePaper(job: Job, post: string, own: OwnRows, system: LengthSystem): Promise<Uint8Array | undefined> {
+    const svg = holeSheetOf(job, inUnits(tablesWith(tables, own), system), post, measuresIn(system))
+    return svg === undefined ? undefined : pdfOf(svg, A5, `${job.name}: the hole of ${post}`)
+  },
+  async offerPaper(offer: Offer, changes: readonly string[]): Promise<Uint8Array> {
+    return pdfOfPages(offerPages(offer, changes), PAPERS.A4.millimetres, `${offer.job}: offer ${offer.number}`)
+  },
   lessonsOf: (job: Job, own: OwnRows): Lesson[] => lessonsOf(job, tablesWith(tables, own)),
   calculate: (name: string, text: string): unknown => calculate(name, parsed(text), tables),
 }
@@ -61,9 +82,9 @@ export interface Asked {
 /** An error loses its kind on the way between threads: bad input is told as what it is. */
 export type Answered = { done: unknown } | { wrong: Pick<InputError, 'key' | 'value' | 'range'> } | { notJson: string }
 
-export function answer({ work, given }: Asked): Answered {
+export async function answer({ work, given }: Asked): Promise<Answered> {
   try {
-    return { done: (works[work] as (...given: readonly unknown[]) => unknown)(...given) }
+    return { done: await (works[work] as (...given: readonly unknown[]) => unknown)(...given) }
   } catch (error) {
     if (error instanceof InputError) return { wrong: { key: error.key, value: error.value, range: error.range } }
     if (error instanceof SyntaxError) return { notJson: error.message }

@@ -6,6 +6,8 @@ import { problemOf } from '../../server/http/answering'
 import { LARGEST } from '../../core/limits'
 import { madeBy, parseText, pictureIdentity, readPicture, readText } from '../../server/http/body'
 import {
+  Busy,
+  NoTime,
   NotFound,
   NotJson,
   StaleVersion,
@@ -92,7 +94,9 @@ describe('problem documents', () => {
     ['a stale version', new StaleVersion(7, [], []), { status: 409, version: 7, mine: [], theirs: [] }],
     ['a name that is taken', new Taken('Another picture is there.'), { status: 409, type: 'taken' }],
     ['too many askings', new TooMuch('busy', 3), { status: 429, detail: 'busy' }],
-    ['what takes too long', new TooLong(), { status: 413 }],
+    ['what wants too much memory', new TooLong(), { status: 413 }],
+    ['what too many wait for', new Busy('The server is busy.'), { status: 503, type: 'busy' }],
+    ['what there was no time for', new NoTime(), { status: 503, type: 'no-time' }],
     ['another method', new WrongMethod('PUT', ['GET']), { status: 405, detail: 'PUT is not for this address: GET.' }],
     ['nothing there', new NotFound('job', 'x'), { status: 404, detail: 'There is no job "x".' }],
     ['too large', new TooLarge(5e6, 'split it'), { status: 413 }],

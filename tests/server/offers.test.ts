@@ -22,6 +22,7 @@ import {
 } from '../../server/offers/service'
 import { works } from '../../server/worker/work'
 import { changeYard } from '../../server/yard/service'
+import { pdfText } from '../support/pdfText'
 import { someOffer } from '../support/someOffer'
 import { HOME } from '../../server/workspace/workspace'
 import { pictureFolder } from '../support/pictureFolder'
@@ -153,10 +154,12 @@ describe('a customer', () => {
     const signed = { name: 'addEntry', entry: 'signed-1', value: entry } as unknown as Command
     await applyBatch(workspace(), job, { id: 'batch-signed', version, commands: [signed] })
     expect((await readByLink(database(), token, NOW)).work[0]).toEqual({ post, done: NOW.toISOString() })
-    const how = { system: 'metric', paper: 'A4' } as const
+    const how = { system: 'metric', paper: 'A4', asker: 'somebody' } as const
     const page = await readPostByLink(database(), token, post, how, NOW)
-    expect(page.title).toContain(post)
-    expect(page.pages.length).toBeGreaterThan(0)
+    expect(page.subarray(0, 5).toString()).toBe('%PDF-')
+    expect(pdfText(page)).toContain(post)
+    // Asked for again, it is the one that was made.
+    expect(await readPostByLink(database(), token, post, { ...how, asker: 'another' }, NOW)).toBe(page)
     const other = line.posts.find(({ id }) => !work.some((each) => each.post === id))!.id
     await expect(readPostByLink(database(), token, other, how, NOW)).rejects.toThrow(NotFound)
     await expect(readPostByLink(database(), 'A'.repeat(22), post, how, NOW)).rejects.toThrow(NotFound)
@@ -235,7 +238,7 @@ describe('a link to a job that was put away', () => {
     const job = await newJob()
     const { offer, checksum } = await keepOffer(workspace(), job, someOffer(), NOW)
     const { token } = await makeLink(workspace(), job, offer.id, NOW)
-    const how = { system: 'metric', paper: 'A4' } as const
+    const how = { system: 'metric', paper: 'A4', asker: 'somebody' } as const
     const asks = () => [
       readByLink(database(), token, NOW),
       readPdfByLink(database(), token, NOW),

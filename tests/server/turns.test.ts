@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { TooMuch } from '../../server/http/failures'
+import { Busy } from '../../server/http/failures'
 import { turns } from '../../server/http/turns'
 
 const bounds = { atOnce: 1, waiting: 3, busy: 'busy' }
@@ -34,14 +34,25 @@ describe('turns', () => {
     const { begun, ask, end } = bench(turns(bounds))
     const first = ask('a1', 'a')
     const waiting = ['a2', 'a3', 'a4'].map((name) => ask(name, 'a'))
-    await expect(ask('a5', 'a')).rejects.toThrow(new TooMuch('busy', 2))
+    await expect(ask('a5', 'a')).rejects.toThrow(new Busy('busy'))
     const other = ask('b1', 'b')
-    await expect(waiting[2]).rejects.toThrow(TooMuch)
+    await expect(waiting[2]).rejects.toThrow(Busy)
     await end(first)
     await end(waiting[0]!)
     await end(other)
     await end(waiting[1]!)
     expect(begun).toEqual(['a1', 'a2', 'b1', 'a3'])
+  })
+  it('leave room for others where one asker would have it all', async () => {
+    const { begun, ask, end } = bench(turns({ ...bounds, atOnce: 2, each: 1 }))
+    const [a1, a2] = [ask('a1', 'a'), ask('a2', 'a')]
+    expect(begun).toEqual(['a1'])
+    const b1 = ask('b1', 'b')
+    expect(begun).toEqual(['a1', 'b1'])
+    await end(a1)
+    expect(begun).toEqual(['a1', 'b1', 'a2'])
+    await end(b1)
+    await end(a2)
   })
   it('go on after work that failed, and run as many at once as they may', async () => {
     const turn = turns({ ...bounds, atOnce: 2 })

@@ -1,5 +1,6 @@
 import { setResponseStatus } from 'h3'
 import { answering } from '../../http/answering'
+import { askerOf } from '../../http/asker'
 import { madeBy, readText } from '../../http/body'
 import { insertWhole } from '../../jobs/service'
 import { inPool } from '../../worker/pool'
@@ -10,7 +11,7 @@ import { note } from '../../people/audit'
 export default answering(async (event) => {
   const key = madeBy(event)
   const workspace = workspaceOf(event)
-  const ready = await inPool('readJob', await readText(event), (await tablesHere(workspace)).own)
+  const ready = await inPool(askerOf(event), 'readJob', await readText(event), (await tablesHere(workspace)).own)
   const created = await insertWhole(workspace, ready, key)
   await note(workspace, 'job-made', { subject: created.id })
   setResponseStatus(event, 201)

@@ -1,6 +1,7 @@
 import { readBatch } from '../../../../core/edit/batch'
 import { requireBounded } from '../../../../core/schema/bounded'
 import { answering } from '../../../http/answering'
+import { askerOf } from '../../../http/asker'
 import { jobIdentity, parseText, readText } from '../../../http/body'
 import { applyBatch } from '../../../jobs/service'
 import { inPool } from '../../../worker/pool'
@@ -15,8 +16,8 @@ export default answering(async (event) => {
   const text = await readText(event)
   if (text.length > SHORT) {
     const workspace = workspaceOf(event)
-    const [batch, { own }] = await Promise.all([inPool('readBatch', text), tablesHere(workspace)])
-    return applyBatch(workspace, id, batch, (job, commands) => inPool('checkEdit', job, commands, own))
+    const [batch, { own }] = await Promise.all([inPool(askerOf(event), 'readBatch', text), tablesHere(workspace)])
+    return applyBatch(workspace, id, batch, (job, commands) => inPool(askerOf(event), 'checkEdit', job, commands, own))
   }
   const body = parseText(text)
   requireBounded(body, 'body')
