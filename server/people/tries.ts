@@ -92,25 +92,40 @@ const locked = ({ msBeforeNext }: RateLimiterRes) => {
   return new TooMuch(`Too many wrong tries: again in ${wait}.`, seconds)
 }
 
-/** So many times the servers tell each other of one asker, in one span. */
-const TELLS = 10
+/**
+ * A server tells the others after this part of what is left to an asker: an ordinary request writes nothing, and near
+ * the limit each one counts.
+ */
+const PART_LEFT = 1 / 10
 
 /**
- * Requests of one address, over all servers: each counts for itself and tells the database of every so many, so that
- * an ordinary request writes nothing.
+ * Requests of one address, over all servers: each counts for itself and tells the database now and then.
  *
- * @param most in `span` seconds
+ * @param most in `span` seconds; several servers together let at most a few more through
  */
 export function sharedLimit(database: () => Promise<Knex>, most: number, span: number) {
   const here = new RateLimiterMemory({ points: most, duration: span })
-  const step = Math.max(1, Math.round(most / TELLS))
+  const stepAt = (left: number) => Math.max(1, Math.floor(left * PART_LEFT))
+  /** By address: how many of this span the database knows, and after how many more it is told. */
+  const told = new Map<string, { count: number; step: number }>()
   let everywhere: RateLimiterMySQL | undefined
+
+  async function tell(address: string, count: number): Promise<void> {
+    const known = count === 1 ? undefined : told.get(address)
+    const { count: before, step } = known ?? { count: 0, step: stepAt(most) }
+    if (!known) told.set(address, { count: 0, step })
+    if (told.size > MOST_ADDRESSES) told.delete(told.keys().next().value!)
+    if (count - before < step) return
+    // Before it is told: the next request does not tell the same.
+    told.set(address, { count, step })
+    everywhere ??= limiter(await database(), 'asks', { points: most, duration: span })
+    const { consumedPoints } = await everywhere.consume(address, count - before)
+    told.set(address, { count: told.get(address)?.count ?? count, step: stepAt(most - consumedPoints) })
+  }
   return async (address: string): Promise<void> => {
     try {
       const { consumedPoints } = await here.consume(address)
-      if (consumedPoints % step !== 0) return
-      everywhere ??= limiter(await database(), 'asks', { points: most, duration: span })
-      await everywhere.consume(address, step)
+      await tell(address, consumedPoints)
     } catch (error) {
       if (!(error instanceof RateLimiterRes)) throw error
       const seconds = Math.max(1, Math.ceil(error.msBeforeNext / 1e3))
@@ -119,3 +134,5 @@ export function sharedLimit(database: () => Promise<Knex>, most: number, span: n
     }
   }
 }
+/** Addresses that a server keeps count of. */
+const MOST_ADDRESSES = 10_000

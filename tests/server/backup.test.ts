@@ -14,6 +14,7 @@ import { readPdfByLink } from '../../server/offers/customer'
 import { answerOffer, keepOffer, makeLink, readOffers } from '../../server/offers/service'
 import { readLessons } from '../../server/record/service'
 import { changeYard, readYard } from '../../server/yard/service'
+import { Taken } from '../../server/http/failures'
 import { someOffer } from '../support/someOffer'
 import { pictureFolder } from '../support/pictureFolder'
 import { ownDatabase } from './ownDatabase'
@@ -89,7 +90,8 @@ describe('a backup', () => {
     expect(await all()).toEqual(before)
     // The demo jobs do not come a second time, nor does a job that is asked for again.
     await seedDemo(workspace())
-    expect((await importJob(workspace(), demoJobs()[0], { madeBy: 'made-by-a-device' })).id).toBe(id)
+    expect((await importJob(workspace(), demoJobs().at(-1), { madeBy: 'made-by-a-device' })).id).toBe(id)
+    await expect(importJob(workspace(), demoJobs()[0], { madeBy: 'made-by-a-device' })).rejects.toThrow(Taken)
   })
 
   it('that is none, is cut off or is of other tables changes nothing', async () => {
