@@ -20,7 +20,7 @@ async function save({ id, name }: HeldCount): Promise<void> {
 </script>
 
 <template>
-  <p v-if="why" class="caution" role="status">{{ why }}</p>
+  <p v-if="why" class="caution why" role="status">{{ why }}</p>
   <div v-for="each in held" :key="each.id" class="held" role="status">
     <p>
       {{ each.count }} {{ each.count === 1 ? 'entry' : 'entries' }} by {{ each.name || 'somebody' }}
@@ -32,6 +32,9 @@ async function save({ id, name }: HeldCount): Promise<void> {
 </template>
 
 <style scoped>
+.why {
+  margin-bottom: 14px;
+}
 .held {
   border: 1.8px solid var(--ink);
   padding: 10px 12px 4px;

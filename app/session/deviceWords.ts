@@ -20,11 +20,13 @@ export function deviceLine({ seenAt, waiting, out }: DeviceAnswer): string {
 /**
  * What is told to the person who signs a device out.
  *
- * @example outWords({ waiting: 0, seenAt: … }, true) // 'It deletes everything at its next contact. It had sent all …'
+ * @example outWords({ waiting: 0, seenAt: … }, true) // 'The device deletes everything at its next contact. It had sent …'
  */
 export function outWords({ waiting, seenAt }: DeviceOut, isLost: boolean): string {
   const heard = when(seenAt)
-  const deed = isLost ? 'It deletes everything at its next contact.' : 'It is signed out at its next contact.'
+  const deed = isLost
+    ? 'The device deletes everything at its next contact.'
+    : 'The device is signed out at its next contact.'
   if (waiting === 0) return `${deed} It had sent everything when it was last heard, ${heard}.`
   return `${deed} It had not sent ${entries(waiting)} when it was last heard, ${heard}: ${
     isLost ? 'they are lost with it' : 'they stay on it for its own person'

@@ -255,7 +255,7 @@ test('a device that is merely signed out keeps what it has not sent, for its own
   await lead.goto('/people?part=people')
   await lead.getByRole('button', { name: 'Change Robin' }).click()
   await lead.getByRole('listitem', { name: 'Robin' }).getByRole('button', { name: 'Sign it out' }).first().click()
-  await expect(lead.getByText('It is signed out at its next contact.', { exact: false })).toBeVisible()
+  await expect(lead.getByText('The device is signed out at its next contact.', { exact: false })).toBeVisible()
   await robin.unroute('**/commands')
   await robin.goto('/')
   await expect(robin.getByText('This device was signed out by Wren.')).toBeVisible()
