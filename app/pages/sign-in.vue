@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute } from '#imports'
+import HeldEntries from '~/exchange/HeldEntries.vue'
 import NewAccountForm from '~/session/NewAccountForm.vue'
 import SignInForm from '~/session/SignInForm.vue'
 import WhyOut from '~/session/WhyOut.vue'
@@ -43,6 +44,7 @@ const isFirst = computed(() => token === undefined && known.value?.hasPeople ===
     <p class="brand measure">VINDEX</p>
     <main>
       <WhyOut />
+      <HeldEntries />
       <template v-if="token !== undefined">
         <h1>Come in</h1>
         <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>

@@ -1,34 +1,11 @@
 import type { Table } from 'dexie'
 import type { KeptAccount } from './accountHere'
-import {
-  TABLES,
-  type DeviceOffer,
-  type DeviceStorage,
-  type KeptConflicts,
-  type KeptJob,
-  type KeptPicture,
-  type KeptYard,
-  type Outgoing,
-  type Refused,
-} from './storage'
+import { TABLES, type DeviceStorage, type HeldWork, type Outgoing } from './storage'
 
 /*
  * Work that its account has not sent yet outlives a sign-out: it is set aside under that account, and goes out after
  * its next sign-in on this device. Everything else, which the server has confirmed, is deleted.
  */
-
-/** What one account left unsent, with the copies of jobs and offers that it was made on. */
-export interface HeldWork {
-  account: string
-  name: string
-  outbox: Outgoing[]
-  tray: Refused[]
-  jobs: KeptJob[]
-  conflicts: KeptConflicts[]
-  pictures: KeptPicture[]
-  offers: DeviceOffer[]
-  yards: KeptYard[]
-}
 
 /** Who has unsent work on this device, and how many entries. */
 export interface HeldCount extends KeptAccount {

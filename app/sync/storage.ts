@@ -11,7 +11,6 @@ import type { Forecast } from '~~/core/weather/forecast'
 import type { YardConflict } from '~~/core/yard/apply'
 import type { YardChange } from '~~/core/yard/change'
 import type { OwnRows } from '~~/core/yard/rows'
-import type { HeldWork } from './heldWork'
 
 /*
  * What this device keeps: the last known copy of each job, all that waits to be sent, what was refused, the
@@ -87,6 +86,19 @@ export interface KeptPicture {
   id: string
   jobId: string
   picture: Blob
+}
+
+/** What one account left unsent, with the copies of jobs and offers that it was made on. */
+export interface HeldWork {
+  account: string
+  name: string
+  outbox: Outgoing[]
+  tray: Refused[]
+  jobs: KeptJob[]
+  conflicts: KeptConflicts[]
+  pictures: KeptPicture[]
+  offers: DeviceOffer[]
+  yards: KeptYard[]
 }
 
 /** The tables themselves: in the browser's database, or in memory where it has none to give. */

@@ -1,9 +1,8 @@
 import { array, mixed, object, string } from 'yup'
 import { InputError } from '~~/core/errors'
 import { readBy } from '~~/core/schema/violations'
-import type { HeldWork } from './heldWork'
 import type { Queue } from './queue'
-import type { DeviceStorage, KeptPicture, Outgoing } from './storage'
+import type { DeviceStorage, HeldWork, KeptPicture, Outgoing } from './storage'
 
 /*
  * Unsent work as a file: from a device whose account cannot sign in any more to a lead, whose device sends it.

@@ -24,6 +24,7 @@ module.exports = {
     ['people', 'photographs', 'yard', 'sheets', 'forecast'],
     ['jobs'],
     ['worker'],
+    ['papers'],
     ['offers', 'record', 'storm'],
     ['demo'],
     ['api', 'middleware', 'plugins'],

@@ -23,10 +23,9 @@ export const TIMING = {
 const IDLE = 30
 
 /**
- * @param part { name, start(), say } — `start` gives { pid, ended, isAnswering(), stop(), kill() }
- * @param timing as {@link TIMING}
- * @param look gives the state of a process, as {@link stateOf}
- * @returns { current(), stop(), failed } — `failed` ends with an error when starting again does not help
+ * Starts a part and keeps it running. Gives `current`, `stop` and `failed`, which ends with an error when starting
+ * again does not help. What `start` gives has a pid, `ended`, `isAnswering`, `stop` and `kill`; `look` gives the state
+ * of a process, as `stateOf`.
  */
 export async function supervise({ name, start, say }, timing = TIMING, look = stateOf) {
   let running = await start()

@@ -2,7 +2,6 @@ import { getRequestHeader, getRequestIP, type H3Event } from 'h3'
 import { useRuntimeConfig } from 'nitropack/runtime'
 import { deviceWords } from './devices'
 import { forwardedAddress } from './forwarded'
-import type { Admitted } from '../workspace/workspaceOf'
 
 /** This site, by the name that the browser knows it by: a passkey is for it. */
 export interface Site {
@@ -19,10 +18,6 @@ export const addressOf = (event: H3Event): string =>
   forwardedAddress(getRequestHeader(event, 'x-forwarded-for'), Number(useRuntimeConfig().behindProxy)) ??
   getRequestIP(event) ??
   'unknown'
-
-/** Whose turn a work takes: the person who is signed in, or the address. */
-export const askerOf = (event: H3Event): string =>
-  (event.context.admitted as Admitted | undefined)?.workspace.person?.id ?? addressOf(event)
 
 /** This site as the browser knows it, by an origin that was held against the host before. */
 export function siteOf(event: H3Event): Site {

@@ -8,7 +8,7 @@ import type { KeptOffer, OfferLink, OfferWatch } from '../../shared/contract'
 import { NotFound, Taken } from '../http/failures'
 import { requireJob } from '../jobs/service'
 import { together, type Workspace } from '../workspace/workspace'
-import { offerPaper } from '../sheets/papers'
+import { offerPaper } from '../papers/papers'
 import * as offers from './repository'
 import { sameData } from '../../core/sameData'
 

@@ -1,4 +1,5 @@
 import type { H3Event } from 'h3'
+import { addressOf } from '../http/asker'
 import { SignedOut } from '../http/failures'
 import type { Workspace } from './workspace'
 
@@ -21,3 +22,7 @@ export function admittedOf(event: H3Event): Admitted {
   if (!admitted) throw new SignedOut()
   return admitted
 }
+
+/** Whose turn a work takes: the person who is signed in, or the address. */
+export const askerOf = (event: H3Event): string =>
+  (event.context.admitted as Admitted | undefined)?.workspace.person?.id ?? addressOf(event)

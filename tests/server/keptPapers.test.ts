@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest'
-import { keptPapers } from '../../server/sheets/keptPapers'
+import { keptPapers } from '../../server/papers/keptPapers'
 
 const bytes = (size: number) => new Uint8Array(size)
 

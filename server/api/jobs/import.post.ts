@@ -1,11 +1,10 @@
 import { setResponseStatus } from 'h3'
 import { answering } from '../../http/answering'
-import { askerOf } from '../../http/asker'
 import { madeBy, readText } from '../../http/body'
 import { insertWhole } from '../../jobs/service'
 import { inPool } from '../../worker/pool'
 import { tablesHere } from '../../yard/service'
-import { workspaceOf } from '../../workspace/workspaceOf'
+import { askerOf, workspaceOf } from '../../workspace/askerOf, workspaceOf'
 import { note } from '../../people/audit'
 
 export default answering(async (event) => {

@@ -1,12 +1,11 @@
 import { readBatch } from '../../../../core/edit/batch'
 import { requireBounded } from '../../../../core/schema/bounded'
 import { answering } from '../../../http/answering'
-import { askerOf } from '../../../http/asker'
 import { jobIdentity, parseText, readText } from '../../../http/body'
 import { applyBatch } from '../../../jobs/service'
 import { inPool } from '../../../worker/pool'
 import { tablesHere } from '../../../yard/service'
-import { workspaceOf } from '../../../workspace/workspaceOf'
+import { askerOf, workspaceOf } from '../../../workspace/askerOf, workspaceOf'
 
 /** A longer batch is read and checked in a thread of its own, letters. */
 const SHORT = 16_000

@@ -1,11 +1,10 @@
 import { getQuery } from 'h3'
 import { answering } from '../../../http/answering'
-import { askerOf } from '../../../http/asker'
 import { jobIdentity } from '../../../http/body'
 import { readStoredJob } from '../../../jobs/service'
-import { customerPaper } from '../../../sheets/papers'
+import { customerPaper } from '../../../papers/papers'
 import { pageWanted, sendPdf } from '../../../sheets/send'
-import { workspaceOf } from '../../../workspace/workspaceOf'
+import { askerOf, workspaceOf } from '../../../workspace/askerOf, workspaceOf'
 
 /** The customer's page of one post: `?post=B7&paper=A4&units=metric`. */
 export default answering(async (event) => {

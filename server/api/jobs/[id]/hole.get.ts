@@ -2,12 +2,11 @@ import { getQuery } from 'h3'
 import { requireChoice } from '../../../../core/errors'
 import { LENGTH_SYSTEMS } from '../../../../core/units/length'
 import { answering } from '../../../http/answering'
-import { askerOf } from '../../../http/asker'
 import { jobIdentity } from '../../../http/body'
 import { readStoredJob } from '../../../jobs/service'
-import { holePaper } from '../../../sheets/papers'
+import { holePaper } from '../../../papers/papers'
 import { sendPdf } from '../../../sheets/send'
-import { workspaceOf } from '../../../workspace/workspaceOf'
+import { askerOf, workspaceOf } from '../../../workspace/askerOf, workspaceOf'
 
 /** The sheet of one hole as a page to print: `?post=B7&units=metric`. */
 export default answering(async (event) => {
