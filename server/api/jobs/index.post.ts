@@ -4,7 +4,7 @@ import { madeBy, readText } from '../../http/body'
 import { insertWhole } from '../../jobs/service'
 import { inPool } from '../../worker/pool'
 import { tablesHere } from '../../yard/service'
-import { askerOf, workspaceOf } from '../../workspace/askerOf, workspaceOf'
+import { askerOf, workspaceOf } from '../../workspace/workspaceOf'
 import { note } from '../../people/audit'
 
 export default answering(async (event) => {

@@ -5,7 +5,7 @@ import { jobIdentity, parseText, readText } from '../../../http/body'
 import { applyBatch } from '../../../jobs/service'
 import { inPool } from '../../../worker/pool'
 import { tablesHere } from '../../../yard/service'
-import { askerOf, workspaceOf } from '../../../workspace/askerOf, workspaceOf'
+import { askerOf, workspaceOf } from '../../../workspace/workspaceOf'
 
 /** A longer batch is read and checked in a thread of its own, letters. */
 const SHORT = 16_000

@@ -4,7 +4,7 @@ import { jobIdentity } from '../../../http/body'
 import { readStoredJob } from '../../../jobs/service'
 import { customerPaper } from '../../../papers/papers'
 import { pageWanted, sendPdf } from '../../../sheets/send'
-import { askerOf, workspaceOf } from '../../../workspace/askerOf, workspaceOf'
+import { askerOf, workspaceOf } from '../../../workspace/workspaceOf'
 
 /** The customer's page of one post: `?post=B7&paper=A4&units=metric`. */
 export default answering(async (event) => {

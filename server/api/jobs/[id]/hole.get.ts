@@ -6,7 +6,7 @@ import { jobIdentity } from '../../../http/body'
 import { readStoredJob } from '../../../jobs/service'
 import { holePaper } from '../../../papers/papers'
 import { sendPdf } from '../../../sheets/send'
-import { askerOf, workspaceOf } from '../../../workspace/askerOf, workspaceOf'
+import { askerOf, workspaceOf } from '../../../workspace/workspaceOf'
 
 /** The sheet of one hole as a page to print: `?post=B7&units=metric`. */
 export default answering(async (event) => {
