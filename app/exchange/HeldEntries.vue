@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, shallowRef } from 'vue'
+import { entries } from '~/session/deviceWords'
 import { storage } from '~/sync/device'
 import { heldHere, type HeldCount } from '~/sync/heldWork'
 import { unsentFile } from '~/sync/unsentFile'
@@ -18,9 +19,8 @@ async function save({ id, name }: HeldCount): Promise<void> {
 <template>
   <div v-for="each in held" :key="each.id" class="held" role="status">
     <p>
-      {{ each.count }} {{ each.count === 1 ? 'entry' : 'entries' }} by {{ each.name || 'somebody' }}
-      {{ each.count === 1 ? 'has' : 'have' }} not been sent. {{ each.count === 1 ? 'It goes' : 'They go' }} out when
-      {{ each.name || 'that person' }} signs in here.
+      {{ entries(each.count) }} by {{ each.name || 'somebody' }} {{ each.count === 1 ? 'has' : 'have' }} not been sent.
+      {{ each.count === 1 ? 'It goes' : 'They go' }} out when {{ each.name || 'that person' }} signs in here.
     </p>
     <v-btn variant="text" @click="save(each)">Save as a file for a lead</v-btn>
   </div>

@@ -8,9 +8,10 @@ import { LONGEST } from '~~/core/limits'
 import type { DeviceAnswer, SelfAnswer } from '~~/shared/contract'
 import { ROLE_WORDS } from '~~/shared/people'
 import { timeNow } from '~/sync/clock'
+import { storage } from '~/sync/device'
 import { session, waitingHere } from './account'
 import { dayWords } from '~~/core/weather/dates'
-import { outWords } from './deviceWords'
+import { entries, outWords } from './deviceWords'
 import DeviceList from './DeviceList.vue'
 import { peopleApi } from './peopleApi'
 
@@ -66,7 +67,8 @@ async function signOut({ id }: DeviceAnswer, isLost: boolean): Promise<void> {
 /** What waits is said before somebody signs out. */
 async function leave(): Promise<void> {
   const count = await waitingHere()
-  if (count > 0 && waits.value === 0) return void (waits.value = count)
+  // Where nothing is kept there is nothing to stay: signing out says so itself.
+  if (count > 0 && waits.value === 0 && !storage.failure.value) return void (waits.value = count)
   await ask(session.leave)
 }
 </script>
@@ -78,7 +80,7 @@ async function leave(): Promise<void> {
     <p v-if="failure" class="error-text" role="alert">{{ failure }}</p>
     <p v-if="said" role="status">{{ said }}</p>
     <p v-if="waits" class="caution" role="alert">
-      {{ waits }} {{ waits === 1 ? 'entry has' : 'entries have' }} not been sent.
+      {{ entries(waits) }} {{ waits === 1 ? 'has' : 'have' }} not been sent.
       {{ waits === 1 ? 'It stays' : 'They stay' }} on this device, and {{ waits === 1 ? 'goes' : 'go' }} out when you
       sign in here again.
     </p>

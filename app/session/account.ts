@@ -7,6 +7,7 @@ import { holdUnsent, takeBackHeld } from '~/sync/heldWork'
 import { signedOut, unsent } from '~/sync/signedOut'
 import type { SessionAnswer } from '~~/shared/contract'
 import { mayDo, type Right } from '~~/shared/people'
+import { entries } from './deviceWords'
 import { peopleApi } from './peopleApi'
 import { usePreferencesStore } from './preferences'
 
@@ -28,17 +29,32 @@ function hear(said: SessionAnswer): SessionAnswer {
   return said
 }
 
-/** How many entries this device has not sent, of whoever is signed in here. */
+/** How many entries of the account here are not sent. */
 export async function waitingHere(): Promise<number> {
   return (await storage.keep(() => storage.outbox.count())) + (await storage.keep(() => storage.tray.count()))
 }
 
-/** Nothing of an account stays in the browser's small store; units, light and whose work is held do. */
+/** Of what the browser's small store keeps only units and light are of no account. */
 function forgetNames(): void {
   for (const key of Object.keys(localStorage))
     if (key.startsWith('vindex-') && !KEPT.includes(key)) localStorage.removeItem(key)
 }
 const KEPT = ['vindex-units', 'vindex-volumes', 'vindex-theme']
+
+/** Entries that stand in memory alone, where the browser keeps nothing, would be gone with the page. */
+export class NotKept extends Error {
+  constructor(count: number) {
+    super(
+      `${entries(count)} of this account ${count === 1 ? 'is' : 'are'} not sent, and this browser keeps nothing: ` +
+        'wait for a signal, or save the job as a file first.',
+    )
+  }
+}
+
+/** @throws NotKept where something that is not sent would be gone */
+function requireKept(): void {
+  if (storage.failure.value !== '' && unsent.value > 0) throw new NotKept(unsent.value)
+}
 
 /**
  * Ends the work of the account here: what the server has is deleted, what it has not is held for the account.
@@ -53,6 +69,15 @@ async function setAside(): Promise<number> {
   return count
 }
 
+async function keptOrSignedOut(): Promise<void> {
+  try {
+    requireKept()
+  } catch (error) {
+    await peopleApi.signOut().catch(() => undefined)
+    throw error
+  }
+}
+
 /** A lost device keeps nothing, of no account. */
 async function deleteEverything(): Promise<void> {
   await queue.close()
@@ -64,7 +89,7 @@ async function deleteEverything(): Promise<void> {
 /** Away from what was open: a page that goes on would write what was deleted. */
 const startAnew = (path: string) => location.replace(path)
 
-/** Whom this window works for; another window may sign somebody else in. */
+/** The account that this window works for; another window may sign another person in. */
 const ownAccount = { id: accountHere.value.id }
 
 export const session = {
@@ -87,14 +112,18 @@ export const session = {
    * this one goes out.
    *
    * @param enter asks the server
+   * @throws NotKept where another person's entries would be gone; nobody is signed in then
    */
   async enter(enter: () => Promise<SessionAnswer>): Promise<void> {
     const before = accountHere.value
     const said = await enter()
     const { id, name } = said.person!
     const isSame = before.id === '' || before.id === id
-    if (!isSame) await setAside()
-    else await takeBackHeld(storage, id)
+    if (isSame) await takeBackHeld(storage, id)
+    else {
+      await keptOrSignedOut()
+      await setAside()
+    }
     ownAccount.id = id
     accountHere.value = { id, name }
     hear(said)
@@ -104,15 +133,20 @@ export const session = {
     await queue.wake()
   },
 
-  /** Signs this device out; what it has not sent stays for the next sign-in of the same account. */
+  /**
+   * Signs this device out; what it has not sent stays for the next sign-in of the same account.
+   *
+   * @throws NotKept where it would be gone
+   */
   async leave(): Promise<void> {
+    requireKept()
     await peopleApi.signOut()
     const count = await setAside()
     startAnew(count > 0 ? '/sign-in?out=out' : '/sign-in')
   },
 }
 
-/** Work that is held for whoever is signed in goes out. */
+/** Held work of the account that is signed in goes out. */
 export async function takeBackOwn(): Promise<void> {
   const { id } = accountHere.value
   if (id !== '' && (await takeBackHeld(storage, id)) > 0) await queue.wake()

@@ -29,6 +29,6 @@ export function outWords({ waiting, seenAt }: DeviceOut, isLost: boolean): strin
     : 'The device is signed out at its next contact.'
   if (waiting === 0) return `${deed} It had sent everything when it was last heard, ${heard}.`
   return `${deed} It had not sent ${entries(waiting)} when it was last heard, ${heard}: ${
-    isLost ? 'they are lost with it' : 'they stay on it for its own person'
+    isLost ? 'lost with it' : 'kept on it for its own person'
   }.`
 }

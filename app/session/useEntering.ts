@@ -2,7 +2,7 @@ import { ref } from 'vue'
 import { useRoute, useRouter } from '#imports'
 import { Refusal } from '~/sync/api'
 import type { SessionAnswer } from '~~/shared/contract'
-import { session } from './account'
+import { NotKept, session } from './account'
 
 /** Somebody comes in: what is said meanwhile, and where they go then. */
 export function useEntering() {
@@ -26,7 +26,8 @@ export function useEntering() {
       if (error instanceof Refusal) {
         failure.value = error.message
         failed.value = error.body.key ?? ''
-      } else if ((error as Error).name === 'NotAllowedError') failure.value = 'No passkey was given.'
+      } else if (error instanceof NotKept) failure.value = error.message
+      else if ((error as Error).name === 'NotAllowedError') failure.value = 'No passkey was given.'
       else throw error
     } finally {
       isBusy.value = false

@@ -12,29 +12,22 @@ import type { DayPlan, DayQuestion, Placed, Task } from './question'
 import { planOf } from './schedule'
 import { planDays } from './search'
 import { cases } from '../../tests/support/cases'
+import { dayQuestion, dayTask } from '../../tests/support/dayQuestion'
 
-const plain: Task = { id: '', posts: [], step: '', says: '', minutes: 30, hands: 1, skills: [], tools: {}, after: [] }
-const task = (id: string, more: Partial<Task> = {}): Task => ({ ...plain, id, posts: [id], ...more })
+const task = dayTask
 const day = (n: number, from: number, to: number) => ({ from: n * 1_440 + from, to: n * 1_440 + to })
-const question = (tasks: Task[], more: Partial<DayQuestion> = {}): DayQuestion => ({
-  tasks,
-  crew: [
-    { id: 'A', name: 'A', skills: ['dig', 'mix', 'saw', 'lift'] },
-    { id: 'B', name: 'B', skills: ['mix', 'saw'] },
-  ],
-  tools: { props: 1, level: 1, mixer: 1 },
-  hours: [0, 1, 2].map((n) => [day(n, 480, 720), day(n, 750, 1_020)]),
-  hires: {},
-  weather: Array.from({ length: 72 }, () => ({ temperature: 20, gust: 5, rain: 0 })),
-  before: new Array<number>(24).fill(20),
-  setUp: 20,
-  cleanUp: 20,
-  travel: 0,
-  shaded: false,
-  covered: false,
-  pins: [],
-  ...more,
-})
+const question = (tasks: Task[], more: Partial<DayQuestion> = {}) =>
+  dayQuestion(tasks, {
+    crew: [
+      { id: 'A', name: 'A', skills: ['dig', 'mix', 'saw', 'lift'] },
+      { id: 'B', name: 'B', skills: ['mix', 'saw'] },
+    ],
+    tools: { props: 1, level: 1, mixer: 1 },
+    hours: [0, 1, 2].map((n) => [day(n, 480, 720), day(n, 750, 1_020)]),
+    weather: Array.from({ length: 72 }, () => ({ temperature: 20, gust: 5, rain: 0 })),
+    before: new Array<number>(24).fill(20),
+    ...more,
+  })
 const EFFORT = { seed: 3, rounds: 16 }
 const at = (plan: DayPlan, id: string): Placed => plan.placed.find((each) => each.task === id)!
 

@@ -1,34 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import type { DaySetup } from '../document/job'
 import { daysLeft, keptPlan, pinEdits, planEdits } from './keptPlan'
-import type { DayQuestion, Task } from './question'
+import { dayQuestion, dayTask } from '../../tests/support/dayQuestion'
 
-const task = (id: string, minutes = 30): Task => ({
-  id,
-  posts: [id],
-  step: '',
-  says: '',
-  minutes,
-  hands: 1,
-  skills: [],
-  tools: {},
-  after: [],
-})
-const question = (tasks: Task[]): DayQuestion => ({
-  tasks,
-  crew: [{ id: 'A', name: 'A', skills: ['dig'] }],
-  tools: { props: 1, level: 1 },
-  hours: [[{ from: 480, to: 1_020 }]],
-  hires: {},
-  weather: [],
-  before: [],
-  setUp: 20,
-  cleanUp: 20,
-  travel: 0,
-  shaded: false,
-  covered: false,
-  pins: [],
-})
+const task = (id: string, minutes = 30) => dayTask(id, { minutes })
 /** As the document keeps it. */
 type Kept = NonNullable<DaySetup['planned']>['tasks'][number]
 const placed = (id: string, start: number, minutes = 30): Kept => ({
@@ -93,7 +68,7 @@ describe('the edits that keep a new plan', () => {
 })
 
 describe('a kept plan', () => {
-  const asked = question([task('a'), task('b', 45), task('new')])
+  const asked = dayQuestion([task('a'), task('b', 45), task('new')])
   const kept = { at: AT, tasks: [placed('a', 500), placed('b', 540, 45), placed('gone', 600)] }
   it('has what is still asked; what was asked since is left over', () => {
     const plan = keptPlan(asked, kept)!

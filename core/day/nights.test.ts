@@ -1,27 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { demoDays } from '../../data/demo/days'
+import { dayQuestion, dayTask } from '../../tests/support/dayQuestion'
 import { questionOf } from '../../tests/support/demoDay'
 import { breaches } from './check'
 import { withFewerNights } from './nights'
 import { problemOf } from './problem'
-import { DAY_MINUTES, type DayQuestion, type Task } from './question'
+import { DAY_MINUTES, type Task } from './question'
 import { planDays } from './search'
 
-const task = (id: string, more: Partial<Task>): Task => ({
-  id,
-  posts: ['P'],
-  step: id,
-  says: id,
-  minutes: 30,
-  hands: 1,
-  skills: [],
-  tools: {},
-  after: [],
-  ...more,
-})
+const task = (id: string, more: Partial<Task>) => dayTask(id, { posts: ['P'], step: id, says: id, ...more })
 /** The mixer comes on the second day: dug on the first, the hole stands open for a night for nothing. */
-const question: DayQuestion = {
-  tasks: [
+const question = dayQuestion(
+  [
     task('cut', { loosens: 'pour' }),
     task('dig', { opens: 'pour', after: [{ task: 'cut', least: 0 }] }),
     task('pour', {
@@ -31,19 +21,14 @@ const question: DayQuestion = {
     }),
     task('other', { posts: ['Q'], window: { from: 0, to: 700 } }),
   ],
-  crew: [{ id: 'A', name: 'A', skills: [] }],
-  tools: { mixer: 1 },
-  hours: [0, 1, 2].map((day) => [{ from: day * DAY_MINUTES + 480, to: day * DAY_MINUTES + 1_020 }]),
-  hires: { mixer: [{ from: DAY_MINUTES + 600, to: DAY_MINUTES + 1_020 }] },
-  weather: new Array(72).fill({ temperature: 20, gust: 2, rain: 0 }),
-  before: [],
-  setUp: 20,
-  cleanUp: 20,
-  travel: 0,
-  shaded: false,
-  covered: false,
-  pins: [],
-}
+  {
+    crew: [{ id: 'A', name: 'A', skills: [] }],
+    tools: { mixer: 1 },
+    hours: [0, 1, 2].map((day) => [{ from: day * DAY_MINUTES + 480, to: day * DAY_MINUTES + 1_020 }]),
+    hires: { mixer: [{ from: DAY_MINUTES + 600, to: DAY_MINUTES + 1_020 }] },
+    weather: new Array(72).fill({ temperature: 20, gust: 2, rain: 0 }),
+  },
+)
 
 describe('nights that a hole stands open', () => {
   it('are saved where digging on the day of the pour costs nothing', () => {

@@ -48,7 +48,7 @@ export function turns({ atOnce, each = atOnce, waiting, busy }: Bounds) {
     const queue = queues.get(asker)!
     const waiter = queue.shift()!
     count--
-    // Behind all others.
+    // It stands behind all others now.
     queues.delete(asker)
     if (queue.length > 0) queues.set(asker, queue)
     begin(asker)

@@ -27,7 +27,7 @@ async function byLink(
   const found = await offers.findLink(database, hashOf(token), now)
   if (!found) throw new NotFound('offer', token.slice(0, 4))
   const workspace: Workspace = { id: found.workspace, database }
-  // A job that was put away shows nobody anything, by none of its addresses.
+  // A job that was put away shows nothing, by any of its addresses.
   await requireJob(workspace, found.offer.jobId)
   return { offer: found.offer, workspace }
 }

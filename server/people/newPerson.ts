@@ -26,7 +26,7 @@ export async function addPerson(
     await insertPerson(workspace, row, now)
   } catch (error) {
     if ((error as { code?: string }).code !== 'ER_DUP_ENTRY') throw error
-    throw new InputError('signInName', signInName, 'one that nobody has yet')
+    throw new InputError('signInName', signInName, 'one that is free')
   }
   return { ...row, workspace: workspace.id, madeAt: now, leftAt: null }
 }

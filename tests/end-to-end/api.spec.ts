@@ -207,7 +207,7 @@ test('instruments stream, and say what they do not know', async ({ page, request
     expect((await request.get(`/api/instruments/${path}`)).status(), path).toBe(422)
 })
 
-test('an address or a body that nobody could mean is refused, and is no fault of the server', async ({ request }) => {
+test('an address or a body that makes no sense is refused, and is no fault of the server', async ({ request }) => {
   const token = 'A'.repeat(22)
   for (const name of ['%ff', '%E2%80%AE', '%00', '%c0%ae', 'x'.repeat(5_000)]) {
     for (const path of [`/api/offers/${token}/posts/${name}`, `/api/offers/${name}`, `/api/jobs/${name}`])

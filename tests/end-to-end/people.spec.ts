@@ -242,15 +242,26 @@ test('a passkey is made, and is enough to come in', async ({ browser }) => {
   await robin.context().close()
 })
 
-test('a device that is merely signed out keeps what it has not sent, for its own person', async ({ browser }) => {
+/** Robin has answered one question of a new job, and the answer does not get through. */
+async function robinUnsent(
+  browser: Browser,
+  job: string,
+  prepare: (page: Page) => Promise<void> = async () => {},
+): Promise<{ robin: Page; id: string }> {
   const robin = await newDevice(browser)
+  await prepare(robin)
   await signIn(robin, 'robin')
   await expect(jobsOf(robin)).toBeVisible()
-  const id = await importJob(robin.request, trialJob('Taken off the list'))
+  const id = await importJob(robin.request, trialJob(job))
   await robin.goto(`/jobs/${id}/look?post=T3`)
   await ready(robin)
   await robin.route('**/commands', (route) => route.abort())
   await answer(robin, 'at the ground line').click()
+  return { robin, id }
+}
+
+test('a device that is merely signed out keeps what it has not sent, for its own person', async ({ browser }) => {
+  const { robin, id } = await robinUnsent(browser, 'Taken off the list')
   await expect(saveSign(robin)).not.toHaveText('all saved')
   await lead.goto('/people?part=people')
   await lead.getByRole('button', { name: 'Change Robin' }).click()
@@ -276,15 +287,8 @@ test('a device that is merely signed out keeps what it has not sent, for its own
   await robin.context().close()
 })
 
-test('whoever signs out while something waits is asked', async ({ browser }) => {
-  const robin = await newDevice(browser)
-  await signIn(robin, 'robin')
-  await expect(jobsOf(robin)).toBeVisible()
-  const id = await importJob(robin.request, trialJob('Waits'))
-  await robin.goto(`/jobs/${id}/look?post=T3`)
-  await ready(robin)
-  await robin.route('**/commands', (route) => route.abort())
-  await answer(robin, 'at the ground line').click()
+test('signing out while something waits is asked twice, and keeps it', async ({ browser }) => {
+  const { robin } = await robinUnsent(browser, 'Waits')
   await robin.getByRole('link', { name: 'Vindex: all jobs' }).click()
   await goElsewhere(robin, 'Robin')
   await robin.getByRole('button', { name: 'Sign out' }).click()
@@ -292,6 +296,26 @@ test('whoever signs out while something waits is asked', async ({ browser }) => 
   await robin.getByRole('button', { name: 'Sign out all the same' }).click()
   await expect(robin.getByRole('heading', { name: 'Sign in' })).toBeVisible()
   await expect(robin.getByText('1 entry by Robin has not been sent.', { exact: false })).toBeVisible()
+  await robin.context().close()
+})
+
+test('where the browser keeps nothing, signing out does not throw away what is not sent', async ({ browser }) => {
+  const { robin, id } = await robinUnsent(browser, 'In memory alone', async (page) => {
+    await page.addInitScript(() => {
+      IDBFactory.prototype.open = () => {
+        throw new DOMException('denied', 'SecurityError')
+      }
+    })
+  })
+  await robin.getByRole('link', { name: 'Vindex: all jobs' }).click()
+  await goElsewhere(robin, 'Robin')
+  await robin.getByRole('button', { name: 'Sign out' }).click()
+  await expect(robin.getByText('1 entry of this account is not sent, and this browser keeps nothing')).toBeVisible()
+  // Still signed in, it goes out as soon as it gets through.
+  await robin.unroute('**/commands')
+  await expect
+    .poll(async () => JSON.stringify(await (await lead.request.get(`/api/jobs/${id}`)).json()), { timeout: 30_000 })
+    .toContain('at-ground-line')
   await robin.context().close()
 })
 

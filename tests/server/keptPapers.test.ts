@@ -18,7 +18,7 @@ describe('papers that are kept', () => {
     await expect(papers('a', () => Promise.reject(new Error('no time')))).rejects.toThrow('no time')
     expect((await papers('a', async () => bytes(3)))!.length).toBe(3)
   })
-  it('go when there are too many bytes, those first that nobody has asked for since', async () => {
+  it('go when there are too many bytes, those first that were not asked for since', async () => {
     const papers = keptPapers(100)
     const make = vi.fn(async () => bytes(40))
     for (const key of ['a', 'b', 'a', 'c']) await papers(key, make)

@@ -20,7 +20,7 @@ function bench(turn: ReturnType<typeof turns>) {
 }
 
 describe('turns', () => {
-  it('go round by asker, whoever asks more', async () => {
+  it('go round by asker, however much one asks', async () => {
     const { begun, ask, end } = bench(turns(bounds))
     const first = ask('a1', 'a')
     const [a2, a3, b1] = [ask('a2', 'a'), ask('a3', 'a'), ask('b1', 'b')]
@@ -30,7 +30,7 @@ describe('turns', () => {
     await end(a3)
     expect(begun).toEqual(['a1', 'a2', 'b1', 'a3'])
   })
-  it('are refused to whoever has the most waiting, never to another', async () => {
+  it('are refused to the asker with the most waiting, never to another', async () => {
     const { begun, ask, end } = bench(turns(bounds))
     const first = ask('a1', 'a')
     const waiting = ['a2', 'a3', 'a4'].map((name) => ask(name, 'a'))

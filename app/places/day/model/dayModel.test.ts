@@ -2,21 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { concreteTime } from '~~/core/day/concreteTime'
 import { problemOf } from '~~/core/day/problem'
 import { planOf } from '~~/core/day/schedule'
-import type { DayQuestion, Placed, Task } from '~~/core/day/question'
+import type { Placed, Task } from '~~/core/day/question'
+import { dayQuestion, dayTask } from '~~/tests/support/dayQuestion'
 import { dayModel, nameOf } from './dayModel'
 
-const task = (id: string, post: string | undefined, more: Partial<Task> = {}): Task => ({
-  id,
-  posts: post === undefined ? [] : [post],
-  step: '',
-  says: `${id} of ${post ?? 'all'}`,
-  minutes: 30,
-  hands: 1,
-  skills: [],
-  tools: {},
-  after: [],
-  ...more,
-})
+const task = (id: string, post: string | undefined, more: Partial<Task> = {}) =>
+  dayTask(id, { posts: post === undefined ? [] : [post], says: `${id} of ${post ?? 'all'}`, ...more })
 const placed = (id: string, start: number, minutes = 30): Placed => ({
   task: id,
   start,
@@ -24,31 +15,25 @@ const placed = (id: string, start: number, minutes = 30): Placed => ({
   by: ['A'],
 })
 const DAY = 1_440
-const question: DayQuestion = {
-  tasks: [
+const question = dayQuestion(
+  [
     task('dig', 'B/B1'),
     task('pour', 'B/B1', { pour: { placing: 15, works: 30, milestones: { props: 240 } } }),
     task('off', 'B/B1', { after: [{ task: 'pour', least: 0, milestone: 'props' }] }),
     task('saw', 'B/B2'),
     task('fetch', undefined),
   ],
-  crew: [{ id: 'A', name: 'A', skills: ['dig', 'mix'] }],
-  tools: { props: 1, level: 1 },
-  hours: [[{ from: 480, to: 1_020 }], [{ from: DAY + 480, to: DAY + 1_020 }]],
-  hires: {},
-  weather: Array.from({ length: 48 }, (_, hour) => ({
-    temperature: hour === 26 ? -2 : 20,
-    gust: hour === 23 ? 19 : 5,
-    rain: 0,
-  })),
-  before: [],
-  setUp: 20,
-  cleanUp: 20,
-  travel: 0,
-  shaded: false,
-  covered: false,
-  pins: [{ task: 'dig', start: 500 }],
-}
+  {
+    crew: [{ id: 'A', name: 'A', skills: ['dig', 'mix'] }],
+    hours: [[{ from: 480, to: 1_020 }], [{ from: DAY + 480, to: DAY + 1_020 }]],
+    weather: Array.from({ length: 48 }, (_, hour) => ({
+      temperature: hour === 26 ? -2 : 20,
+      gust: hour === 23 ? 19 : 5,
+      rain: 0,
+    })),
+    pins: [{ task: 'dig', start: 500 }],
+  },
+)
 const all = [
   placed('dig', 500),
   placed('pour', 540),
